@@ -1,0 +1,49 @@
+import type { AccountId } from '@bradyon/core/units';
+import { contract, email, flag, id, required, text } from './rule.ts';
+
+/** Who is signed in. */
+export interface Account {
+  id: AccountId;
+  name: string;
+  email: string;
+}
+
+export interface SignUp {
+  id: AccountId;
+  name: string;
+  email: string;
+  password: string;
+}
+
+export interface SignIn {
+  email: string;
+  password: string;
+}
+
+/** What the sign-in page has to know before anyone is signed in. */
+export interface Welcome {
+  /** The demo is loaded, so it can be offered. */
+  demo: boolean;
+}
+
+const accountName = text('Enter your name, up to 80 letters.', { max: 80 });
+
+export const accountContract = contract<Account>({
+  id: required(id<AccountId>()),
+  name: required(accountName),
+  email: required(email('Enter an e-mail address.')),
+});
+
+export const signUpContract = contract<SignUp>({
+  id: required(id<AccountId>()),
+  name: required(accountName),
+  email: required(email('Enter your e-mail address, like coach@example.org.')),
+  password: required(text('Choose a password of 10 to 200 characters.', { min: 10, max: 200 })),
+});
+
+export const signInContract = contract<SignIn>({
+  email: required(email('Enter the e-mail address you signed up with.')),
+  password: required(text('Enter your password.', { max: 200 })),
+});
+
+export const welcomeContract = contract<Welcome>({ demo: required(flag('true or false')) });

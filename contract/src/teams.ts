@@ -1,0 +1,160 @@
+import { LEAD_RULES, SPORTS, type Ruleset } from '@bradyon/core/rules';
+import { LEVEL_NAMES, LEVELS, type LevelName } from '@bradyon/core/timing';
+import type { AccountId, InviteId, TeamId } from '@bradyon/core/units';
+import {
+  contract,
+  flag,
+  id,
+  instant,
+  listContract,
+  nullable,
+  number,
+  oneOf,
+  required,
+  text,
+} from './rule.ts';
+
+export const ROLES = ['owner', 'assistant'] as const;
+export type Role = (typeof ROLES)[number];
+
+/** What a coach decides about his team. */
+export interface TeamDraft {
+  id: TeamId;
+  name: string;
+  level: LevelName;
+  ruleset: Ruleset;
+  /** Seconds by which a runner must beat the ball on the stopwatch before the call is go. */
+  neededMarginSeconds: number;
+}
+
+export interface Team extends TeamDraft {
+  /** The role of whoever asks. */
+  role: Role;
+}
+
+export interface Member {
+  accountId: AccountId;
+  name: string;
+  role: Role;
+}
+
+export interface InviteDraft {
+  id: InviteId;
+}
+
+/** A fresh invitation. Its code is shown once and kept only as a hash. */
+export interface Invite extends InviteDraft {
+  code: string;
+  expiresAt: string;
+}
+
+export interface OpenInvite extends InviteDraft {
+  expiresAt: string;
+}
+
+export interface Join {
+  code: string;
+}
+
+const rulesetContract = contract<Ruleset>(
+  {
+    name: required(text('Name these rules, up to 80 letters.', { max: 80 })),
+    sport: required(oneOf(SPORTS, 'Choose baseball or softball.')),
+    baseDistanceFeet: required(
+      number('Enter the distance between bases, 30 to 120 ft.', { min: 30, max: 120 }),
+    ),
+    pitchingDistanceFeet: required(
+      number('Enter the pitching distance, 20 to 70 ft.', { min: 20, max: 70 }),
+    ),
+    innings: required(
+      number('Enter the innings of a full game, 1 to 12.', { min: 1, max: 12, whole: true }),
+    ),
+    leadRule: required(oneOf(LEAD_RULES, 'Choose when a runner may leave.')),
+    stealAllowed: required(flag('Say whether stealing is allowed.')),
+    buntAllowed: required(flag('Say whether bunting is allowed.')),
+    headFirstAllowed: required(flag('Say whether head-first slides are allowed.')),
+    devicesAllowed: required(flag('Say whether devices are allowed in the box.')),
+    runRuleRuns: required(
+      nullable(
+        number('Enter a lead of 1 to 30 runs, or leave it empty.', { min: 1, max: 30, whole: true }),
+      ),
+    ),
+    runRuleAfterInning: required(
+      nullable(
+        number('Enter an inning from 1 to 12, or leave it empty.', { min: 1, max: 12, whole: true }),
+      ),
+    ),
+    tieBreakerFromInning: required(
+      nullable(
+        number('Enter an inning from 1 to 20, or leave it empty.', { min: 1, max: 20, whole: true }),
+      ),
+    ),
+    pickLimit: required(
+      nullable(
+        number('Enter 1 to 9 throws, or leave it empty.', { min: 1, max: 9, whole: true }),
+      ),
+    ),
+  },
+);
+
+const draftFields = {
+  id: required(id<TeamId>()),
+  name: required(text("Enter the team's name, up to 80 letters.", { max: 80 })),
+  level: required(oneOf(LEVEL_NAMES, 'Choose the level you play at.')),
+  ruleset: required(rulesetContract),
+  neededMarginSeconds: required(
+    number('Enter a margin from 0 to .5 s.', { min: 0, max: 0.5 }),
+  ),
+};
+
+export const teamDraftContract = contract<TeamDraft>(draftFields, ({ level, ruleset }) => {
+  if (LEVELS[level].sport !== ruleset.sport) {
+    return { path: 'level', message: `Choose a ${ruleset.sport} level for ${ruleset.sport} rules.` };
+  }
+  if ((ruleset.runRuleRuns === null) !== (ruleset.runRuleAfterInning === null)) {
+    const path = ruleset.runRuleRuns === null ? 'runRuleRuns' : 'runRuleAfterInning';
+    return {
+      path: `ruleset.${path}`,
+      message: 'A run rule needs both the runs and the inning. Fill in both or neither.',
+    };
+  }
+  return null;
+});
+
+export const teamContract = contract<Team>({
+  ...draftFields,
+  role: required(oneOf(ROLES, 'owner or assistant')),
+});
+export const teamsContract = listContract(teamContract);
+
+export const membersContract = listContract(
+  contract<Member>({
+    accountId: required(id<AccountId>()),
+    name: required(text('A name.', { max: 80 })),
+    role: required(oneOf(ROLES, 'owner or assistant')),
+  }),
+);
+
+export const inviteDraftContract = contract<InviteDraft>({ id: required(id<InviteId>()) });
+
+export const inviteContract = contract<Invite>({
+  id: required(id<InviteId>()),
+  code: required(text('A code.', { max: 20 })),
+  expiresAt: required(instant('An instant.')),
+});
+
+export const openInvitesContract = listContract(
+  contract<OpenInvite>({
+    id: required(id<InviteId>()),
+    expiresAt: required(instant('An instant.')),
+  }),
+);
+
+export const joinContract = contract<Join>({
+  code: required(
+    text('Enter the code you were given: eight letters and figures, like K7QD-93XM.', {
+      max: 12,
+      pattern: /^[\dA-Za-z]{4}[- ]?[\dA-Za-z]{4}$/,
+    }),
+  ),
+});

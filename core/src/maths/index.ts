@@ -1,0 +1,2 @@
+export { makeRandom, normalDraw, type Random } from './random.ts';
+export { mean, sampleDeviation } from './spread.ts';

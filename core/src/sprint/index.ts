@@ -1,0 +1,1 @@
+export { distanceAfter, speedAfter, timeToCover, type SpeedCurve } from './curve.ts';

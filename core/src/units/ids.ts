@@ -1,0 +1,11 @@
+declare const brand: unique symbol;
+
+/** A UUID that names one kind of thing; the client that makes the thing makes its id. */
+export type Id<Kind extends string> = string & { readonly [brand]: Kind };
+
+export type AccountId = Id<'account'>;
+export type TeamId = Id<'team'>;
+export type InviteId = Id<'invite'>;
+export type OpponentId = Id<'opponent'>;
+export type PersonId = Id<'person'>;
+export type ReadingId = Id<'reading'>;
