@@ -108,7 +108,10 @@ export function contract<T extends object>(
   also?: (value: T) => Misfit | null,
 ): Contract<T> {
   const schemas = Object.fromEntries(
-    Object.entries<Rule<unknown>>(fields).map(([key, { schema }]) => [key, schema]),
+    Object.entries(fields as Record<string, { schema: Joi.Schema }>).map(([key, field]) => [
+      key,
+      field.schema,
+    ]),
   );
   const schema = Joi.object(schemas)
     .required()

@@ -1,0 +1,13 @@
+/** Types of cluster.mjs, which is plain JavaScript because it runs before anything is installed. */
+export interface RunningCluster {
+  adminUrl: string;
+  ownerPassword: string;
+  appPassword: string;
+  sessionSecret: string;
+  startedHere: boolean;
+  stop(mode?: 'fast' | 'immediate'): void;
+}
+export function stateFolder(): string;
+export function startCluster(folder: string): Promise<RunningCluster>;
+export function startThrowawayCluster(): Promise<RunningCluster>;
+export function freePort(wanted: number): Promise<number>;

@@ -1,0 +1,64 @@
+import { spawn } from 'node:child_process';
+import path from 'node:path';
+import { Advice } from './say.mjs';
+import { command } from './system.mjs';
+
+const root = path.resolve(import.meta.dirname, '..');
+
+/**
+ * Roles, database, schema and demo data.
+ * @param mode 'keep' or 'fresh' (removes everything first)
+ */
+export function prepare(cluster, mode) {
+  const { adminUrl, ownerPassword, appPassword } = cluster;
+  const output = command('node', [path.join(root, 'server/dist/setup.js'), mode], {
+    env: { ...process.env, CLUSTER: JSON.stringify({ adminUrl, ownerPassword, appPassword }) },
+    advice: 'If the data is beyond use, restore the demo with: npm start -- --fresh',
+  });
+  return JSON.parse(output.trim().split('\n').at(-1) ?? '');
+}
+
+/** Starts the built server and waits until it answers. */
+export async function startServer({ appUrl, sessionSecret, port, env = {} }) {
+  const child = spawn('node', [path.join(root, 'server/dist/main.js')], {
+    stdio: ['ignore', 'inherit', 'inherit'],
+    // A group of its own: Ctrl-C reaches the script that started it, which then stops it in order.
+    detached: true,
+    env: {
+      ...process.env,
+      DATABASE_URL: appUrl,
+      SESSION_SECRET: sessionSecret,
+      WEB_ROOT: path.join(root, 'web/dist'),
+      PORT: String(port),
+      LOG_LEVEL: 'warn',
+      ...env,
+    },
+  });
+  const ended = new Promise((resolve) => child.once('exit', resolve));
+  let gone = false;
+  void ended.then(() => (gone = true));
+  const address = `http://127.0.0.1:${port}`;
+  const deadline = Date.now() + 30_000;
+  while (!(await answers(`${address}/readyz`))) {
+    if (gone || Date.now() > deadline) {
+      child.kill('SIGKILL');
+      throw new Advice('The server did not come up. What it printed above says why.');
+    }
+    await new Promise((resolve) => setTimeout(resolve, 50));
+  }
+  return {
+    address,
+    ended,
+    async stop(signal = 'SIGTERM') {
+      child.kill(signal);
+      await ended;
+    },
+  };
+}
+
+async function answers(url) {
+  return fetch(url).then(
+    ({ ok }) => ok,
+    () => false,
+  );
+}

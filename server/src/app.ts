@@ -1,0 +1,100 @@
+import path from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import type { Pool } from 'pg';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import type { Config } from './config.ts';
+import type { Deps } from './deps.ts';
+import { accountRoutes } from './features/accounts/index.ts';
+import { peopleRoutes } from './features/people/index.ts';
+import { teamRoutes } from './features/teams/index.ts';
+import { timingRoutes } from './features/timing/index.ts';
+import { errorHandler, unknownPath } from './http/errors.ts';
+import { makeReply } from './http/exchange.ts';
+import { sameOriginWrites } from './http/guard.ts';
+import { sessions } from './http/session.ts';
+
+/** The whole HTTP application. It keeps no state of its own: everything is in the database. */
+export function makeApp(pool: Pool, config: Config, logger: Logger): Express {
+  const deps: Deps = { pool, config, logger, reply: makeReply(config.checkReplies) };
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(requestLog(logger), securityHeaders(config), compression());
+
+  app.get('/healthz', (_req, res) => void res.type('text').send('ok'));
+  app.get('/readyz', async (_req, res) => {
+    await pool.query('select 1');
+    res.type('text').send('ready');
+  });
+
+  const api = express.Router();
+  api.use((_req, res, next) => {
+    res.set('Cache-Control', 'no-store');
+    next();
+  });
+  api.use(sameOriginWrites, express.json({ limit: '100kb' }), sessions(pool, config));
+  api.use('/accounts', accountRoutes(deps));
+  api.use('/teams', teamRoutes(deps), peopleRoutes(deps), timingRoutes(deps));
+  api.use(unknownPath);
+  app.use('/api', api);
+
+  serveWeb(app, config.webRoot);
+  app.use(unknownPath, errorHandler(logger));
+  return app;
+}
+
+/** One line a request, without query, body, cookie or address. */
+function requestLog(logger: Logger) {
+  return pinoHttp({
+    logger,
+    customLogLevel: (_req, res) => (res.statusCode >= 500 ? 'error' : 'debug'),
+    serializers: {
+      req: (req: { method: string; url: string }) => ({
+        method: req.method,
+        path: req.url.split('?')[0],
+      }),
+      res: (res: { statusCode: number }) => ({ status: res.statusCode }),
+    },
+  });
+}
+
+function securityHeaders(config: Config) {
+  return helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'none'"],
+        scriptSrc: ["'self'"],
+        styleSrc: ["'self'"],
+        // Bootstrap draws its check marks and arrows as data: images.
+        imgSrc: ["'self'", 'data:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        baseUri: ["'none'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'none'"],
+      },
+    },
+    strictTransportSecurity: config.secureCookies,
+  });
+}
+
+/** The built pages. Hashed files may be kept for ever; the page that names them may not. */
+function serveWeb(app: Express, webRoot: string): void {
+  app.use(
+    '/assets',
+    express.static(path.join(webRoot, 'assets'), { immutable: true, maxAge: '1y', index: false }),
+    unknownPath,
+  );
+  app.use(express.static(webRoot, { index: false, maxAge: '1h' }));
+  app.get('/{*page}', (req, res, next) => {
+    if (!req.accepts('html')) {
+      next();
+      return;
+    }
+    res.set('Cache-Control', 'no-cache').sendFile(path.join(webRoot, 'index.html'));
+  });
+}

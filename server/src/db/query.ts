@@ -1,0 +1,44 @@
+import type { ClientBase, Pool } from 'pg';
+import type { Sql } from 'sql-template-tag';
+
+/** A connection inside a transaction. */
+export type Tx = Pick<ClientBase, 'query'>;
+
+/** All rows of a query. */
+export async function many<Row extends object>(tx: Tx, query: Sql): Promise<Row[]> {
+  return (await tx.query<Row>(query)).rows;
+}
+
+/** The row of a query, or null; more than one is a fault in the query. */
+export async function maybeOne<Row extends object>(tx: Tx, query: Sql): Promise<Row | null> {
+  const rows = await many<Row>(tx, query);
+  if (rows.length > 1) throw new Error('maybeOne: the query gave several rows');
+  return rows[0] ?? null;
+}
+
+/** The single row of a query that always gives one. */
+export async function one<Row extends object>(tx: Tx, query: Sql): Promise<Row> {
+  const row = await maybeOne<Row>(tx, query);
+  if (row === null) throw new Error('one: the query gave no row');
+  return row;
+}
+
+/** Runs the work in one transaction: all of it is kept, or none. */
+export async function inTransaction<T>(pool: Pool, work: (tx: Tx) => Promise<T>): Promise<T> {
+  const client = await pool.connect();
+  try {
+    await client.query('begin');
+    const result = await work(client);
+    await client.query('commit');
+    client.release();
+    return result;
+  } catch (error) {
+    // A connection that cannot even roll back is thrown away rather than reused.
+    const broken = await client.query('rollback').then(
+      () => false,
+      () => true,
+    );
+    client.release(broken);
+    throw error;
+  }
+}

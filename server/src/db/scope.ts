@@ -1,0 +1,38 @@
+import type { Role } from '@bradyon/contract/teams';
+import type { AccountId, TeamId } from '@bradyon/core/units';
+import type { Pool } from 'pg';
+import sql from 'sql-template-tag';
+import { notFound } from '../http/problem.ts';
+import { inTransaction, one, type Tx } from './query.ts';
+
+/** Work done as an account that has not chosen a team: row-level security shows only its own. */
+export function asAccount<T>(
+  pool: Pool,
+  accountId: AccountId,
+  work: (tx: Tx) => Promise<T>,
+): Promise<T> {
+  return inTransaction(pool, async (tx) => {
+    await tx.query(sql`select set_config('app.account_id', ${accountId}, true)`);
+    return work(tx);
+  });
+}
+
+/**
+ * Work done inside one team: row-level security shows only this team's rows.
+ * To somebody who does not belong to it the team does not exist.
+ */
+export function inTeam<T>(
+  pool: Pool,
+  accountId: AccountId,
+  teamId: TeamId,
+  work: (tx: Tx, role: Role) => Promise<T>,
+): Promise<T> {
+  return inTransaction(pool, async (tx) => {
+    const { role } = await one<{ role: Role | null }>(
+      tx,
+      sql`select enter_team(${accountId}, ${teamId}) as role`,
+    );
+    if (role === null) throw notFound('There is no such team among yours.');
+    return work(tx, role);
+  });
+}

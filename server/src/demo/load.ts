@@ -1,0 +1,144 @@
+import { randomUUID } from 'node:crypto';
+import { makeRandom } from '@bradyon/core/maths';
+import { PRESETS } from '@bradyon/core/rules';
+import { CLEAR_MARGIN_SECONDS } from '@bradyon/core/steals';
+import type { OpponentId, PersonId } from '@bradyon/core/units';
+import type { Pool } from 'pg';
+import sql, { bulk } from 'sql-template-tag';
+import { inTransaction, one, type Tx } from '../db/query.ts';
+import { hashPassword } from '../features/accounts/index.ts';
+import { readingsOf, type DemoReading } from './readings.ts';
+import { makeUuid } from './uuid.ts';
+import { DEMO_ASSISTANT, DEMO_COACH, DEMO_TEAMS, type DemoPerson } from './world.ts';
+
+const SEED = 4680;
+
+/** How to sign in to the demo. */
+export interface DemoSignIn {
+  email: string;
+  password: string;
+  /** Whether it was loaded just now. */
+  loaded: boolean;
+}
+
+/**
+ * Loads the demo world into a database that has no accounts yet.
+ * @param owner connections as the owner of the tables
+ * @param today the day that the readings' dates are counted back from
+ * @returns null when the database is in use and has no demo
+ */
+export function loadDemo(owner: Pool, today: Date): Promise<DemoSignIn | null> {
+  const { email, password } = DEMO_COACH;
+  return inTransaction(owner, async (tx) => {
+    const { demo, accounts } = await one<{ demo: number; accounts: number }>(
+      tx,
+      sql`select count(*) filter (where demo) as demo, count(*) as accounts from accounts`,
+    );
+    if (demo > 0) return { email, password, loaded: false };
+    if (accounts > 0) return null;
+    await insertWorld(tx, today);
+    return { email, password, loaded: true };
+  });
+}
+
+async function insertWorld(tx: Tx, today: Date): Promise<void> {
+  const random = makeRandom(SEED);
+  const coachId = makeUuid(random);
+  const assistantId = makeUuid(random);
+  const passwordHash = await hashPassword(DEMO_COACH.password);
+  await tx.query(
+    sql`insert into accounts (id, email, name, password_hash, demo) values
+        (${coachId}, ${DEMO_COACH.email}, ${DEMO_COACH.name}, ${passwordHash}, true)`,
+  );
+  // Nobody signs in as the assistant: nobody knows this password.
+  const unknownHash = await hashPassword(randomUUID());
+  await tx.query(
+    sql`insert into accounts (id, email, name, password_hash) values
+        (${assistantId}, ${DEMO_ASSISTANT.email}, ${DEMO_ASSISTANT.name}, ${unknownHash})`,
+  );
+  for (const [index, team] of DEMO_TEAMS.entries()) {
+    const teamId = makeUuid(random);
+    const ruleset = PRESETS[team.preset];
+    await tx.query(
+      sql`insert into teams (id, name, level, ruleset, needed_margin_seconds, created_by, created_at)
+          values (${teamId}, ${team.name}, ${team.level}, ${JSON.stringify(ruleset)},
+                  ${CLEAR_MARGIN_SECONDS}, ${coachId}, now() + make_interval(secs => ${index}))`,
+    );
+    await tx.query(
+      sql`insert into memberships (team_id, account_id, role) values
+          (${teamId}, ${coachId}, 'owner'), (${teamId}, ${assistantId}, 'assistant')`,
+    );
+    const timers = [coachId, coachId, assistantId];
+    const sides = [
+      { opponentId: null, people: team.roster },
+      ...team.opponents.map(({ name, people }) => ({
+        opponentId: makeUuid(random) as OpponentId,
+        name,
+        people,
+      })),
+    ];
+    for (const side of sides) {
+      if ('name' in side) {
+        await tx.query(
+          sql`insert into opponents (team_id, id, name) values (${teamId}, ${side.opponentId}, ${side.name})`,
+        );
+      }
+      for (const person of side.people) {
+        const id = makeUuid(random) as PersonId;
+        await insertPerson(tx, teamId, id, side.opponentId, person);
+        const ours = side.opponentId === null;
+        const readings = readingsOf(random, { ...person, id, ours }, team.level, ruleset, today);
+        await insertReadings(tx, teamId, readings, () => {
+          return timers[Math.floor(random() * timers.length)] ?? coachId;
+        });
+      }
+    }
+  }
+}
+
+async function insertPerson(
+  tx: Tx,
+  teamId: string,
+  id: PersonId,
+  opponentId: OpponentId | null,
+  { number, name, throws, bats, positions }: DemoPerson,
+): Promise<void> {
+  await tx.query(
+    sql`insert into people (team_id, id, opponent_id, number, name, throws, bats, positions)
+        values (${teamId}, ${id}, ${opponentId}, ${number}, ${name}, ${throws}, ${bats}, ${positions})`,
+  );
+}
+
+async function insertReadings(
+  tx: Tx,
+  teamId: string,
+  readings: DemoReading[],
+  timer: () => string,
+): Promise<void> {
+  if (readings.length === 0) return;
+  const rows = readings.map((reading) => {
+    const timedBy = timer();
+    const aside = reading.asideReason === null ? null : reading.takenAt;
+    return [
+      teamId,
+      reading.id,
+      reading.personId,
+      reading.kind,
+      reading.seconds,
+      reading.base,
+      reading.style,
+      reading.leadFeet,
+      reading.method,
+      reading.takenAt,
+      timedBy,
+      reading.asideReason,
+      aside,
+      aside === null ? null : timedBy,
+    ];
+  });
+  await tx.query(
+    sql`insert into readings (team_id, id, person_id, kind, seconds, base, style, lead_feet, method,
+                              taken_at, timed_by, aside_reason, aside_at, aside_by)
+        values ${bulk(rows)}`,
+  );
+}

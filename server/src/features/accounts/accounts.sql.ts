@@ -1,0 +1,33 @@
+import type { Account } from '@bradyon/contract/accounts';
+import type { AccountId } from '@bradyon/core/units';
+import sql from 'sql-template-tag';
+import { maybeOne, one, type Tx } from '../../db/query.ts';
+
+export function insertAccount(tx: Tx, account: Account, passwordHash: string): Promise<Account> {
+  const { id, name, email } = account;
+  return one(
+    tx,
+    sql`insert into accounts (id, name, email, password_hash)
+        values (${id}, ${name}, ${email}, ${passwordHash})
+        returning id, name, email`,
+  );
+}
+
+export function selectAccount(tx: Tx, id: AccountId): Promise<Account | null> {
+  return maybeOne(tx, sql`select id, name, email from accounts where id = ${id}`);
+}
+
+export function selectPassword(
+  tx: Tx,
+  email: string,
+): Promise<{ id: AccountId; passwordHash: string } | null> {
+  return maybeOne(
+    tx,
+    sql`select id, password_hash as "passwordHash" from password_of(${email})`,
+  );
+}
+
+/** The account that the loaded demo signs in as; null when no demo is loaded. */
+export async function selectDemoAccount(tx: Tx): Promise<AccountId | null> {
+  return (await one<{ id: AccountId | null }>(tx, sql`select demo_account() as id`)).id;
+}

@@ -1,0 +1,2 @@
+export { accountRoutes } from './accounts.routes.ts';
+export { hashPassword } from './passwords.ts';

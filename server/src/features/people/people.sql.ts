@@ -1,0 +1,67 @@
+import type { Opponent, Person } from '@bradyon/core/people';
+import type { OpponentId, PersonId } from '@bradyon/core/units';
+import sql, { raw } from 'sql-template-tag';
+import { many, maybeOne, type Tx } from '../../db/query.ts';
+
+const OPPONENT = raw('id, name, retired');
+const PERSON = raw(
+  'id, opponent_id as "opponentId", number, name, throws, bats, positions, retired',
+);
+
+/** Opponents of the team in scope, by name. */
+export function selectOpponents(tx: Tx): Promise<Opponent[]> {
+  return many(tx, sql`select ${OPPONENT} from opponents order by lower(name)`);
+}
+
+export function selectOpponent(tx: Tx, id: OpponentId): Promise<Opponent | null> {
+  return maybeOne(tx, sql`select ${OPPONENT} from opponents where id = ${id}`);
+}
+
+/** @returns null when the id is taken */
+export function insertOpponent(tx: Tx, { id, name, retired }: Opponent): Promise<Opponent | null> {
+  return maybeOne(
+    tx,
+    sql`insert into opponents (id, name, retired) values (${id}, ${name}, ${retired})
+        on conflict on constraint opponents__team_id_id do nothing returning ${OPPONENT}`,
+  );
+}
+
+/** @returns null when there is no such opponent in the team */
+export function updateOpponent(tx: Tx, { id, name, retired }: Opponent): Promise<Opponent | null> {
+  return maybeOne(
+    tx,
+    sql`update opponents set name = ${name}, retired = ${retired}
+        where id = ${id} returning ${OPPONENT}`,
+  );
+}
+
+/** Everybody the team in scope knows, ours and theirs, retired ones too. */
+export function selectPeople(tx: Tx): Promise<Person[]> {
+  return many(tx, sql`select ${PERSON} from people order by created_at, name`);
+}
+
+export function selectPerson(tx: Tx, id: PersonId): Promise<Person | null> {
+  return maybeOne(tx, sql`select ${PERSON} from people where id = ${id}`);
+}
+
+/** @returns null when the id is taken */
+export function insertPerson(tx: Tx, person: Person): Promise<Person | null> {
+  const { id, opponentId, number, name, throws, bats, positions, retired } = person;
+  return maybeOne(
+    tx,
+    sql`insert into people (id, opponent_id, number, name, throws, bats, positions, retired)
+        values (${id}, ${opponentId}, ${number}, ${name}, ${throws}, ${bats}, ${positions}, ${retired})
+        on conflict on constraint people__team_id_id do nothing returning ${PERSON}`,
+  );
+}
+
+/** Which side somebody plays for never changes. @returns null when there is no such person in the team */
+export function updatePerson(tx: Tx, person: Person): Promise<Person | null> {
+  const { id, opponentId, number, name, throws, bats, positions, retired } = person;
+  return maybeOne(
+    tx,
+    sql`update people set number = ${number}, name = ${name}, throws = ${throws}, bats = ${bats},
+               positions = ${positions}, retired = ${retired}
+        where id = ${id} and opponent_id is not distinct from ${opponentId} returning ${PERSON}`,
+  );
+}

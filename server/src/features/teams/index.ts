@@ -1,0 +1,1 @@
+export { teamRoutes } from './teams.routes.ts';

@@ -1,0 +1,133 @@
+import {
+  inviteContract,
+  inviteDraftContract,
+  joinContract,
+  membersContract,
+  openInvitesContract,
+  teamContract,
+  teamDraftContract,
+  teamsContract,
+  type Role,
+} from '@bradyon/contract/teams';
+import type { AccountId, InviteId, TeamId } from '@bradyon/core/units';
+import { Router } from 'express';
+import { asAccount, inTeam } from '../../db/scope.ts';
+import type { Deps } from '../../deps.ts';
+import { bodyOf, createdOnce, idOf, replacementOf } from '../../http/exchange.ts';
+import { makeLimit } from '../../http/limits.ts';
+import { Problem, misfits, notFound } from '../../http/problem.ts';
+import { signedIn } from '../../http/session.ts';
+import { hashCode, makeCode } from './codes.ts';
+import * as teams from './teams.sql.ts';
+
+const QUARTER_HOUR_SECONDS = 15 * 60;
+
+export function teamRoutes({ pool, reply }: Deps): Router {
+  const router = Router();
+  const triesToJoin = makeLimit(pool, 'join', 10, QUARTER_HOUR_SECONDS);
+
+  router.get('/', async (req, res) => {
+    reply(res, teamsContract, await asAccount(pool, signedIn(req), teams.selectTeams));
+  });
+
+  router.post('/', async (req, res) => {
+    const accountId = signedIn(req);
+    const draft = bodyOf(req, teamDraftContract);
+    const { row, status } = await asAccount(pool, accountId, async (tx) => {
+      const isNew = await teams.insertTeam(tx, draft);
+      // selectTeam shows a team to its members only, so a foreign team under this id stays unseen.
+      const kept = await teams.selectTeam(tx, draft.id);
+      return createdOnce(draft, isNew ? kept : null, () => Promise.resolve(kept));
+    });
+    reply(res, teamContract, row, status);
+  });
+
+  router.post('/join', async (req, res) => {
+    const accountId = signedIn(req);
+    const { code } = bodyOf(req, joinContract);
+    await triesToJoin(accountId);
+    const team = await asAccount(pool, accountId, async (tx) => {
+      const id = await teams.redeemInvite(tx, accountId, hashCode(code));
+      return id && teams.selectTeam(tx, id);
+    });
+    if (team === null) {
+      const message = 'No open invitation has this code. Check it, or ask for a new one.';
+      throw misfits([{ path: 'code', message }]);
+    }
+    reply(res, teamContract, team);
+  });
+
+  router.get('/:teamId', async (req, res) => {
+    const teamId = idOf<TeamId>(req, 'teamId');
+    const team = await inTeam(pool, signedIn(req), teamId, (tx) => teams.selectTeam(tx, teamId));
+    reply(res, teamContract, found(team));
+  });
+
+  router.put('/:teamId', async (req, res) => {
+    const accountId = signedIn(req);
+    const teamId = idOf<TeamId>(req, 'teamId');
+    const draft = replacementOf(req, teamDraftContract, teamId);
+    const team = await inTeam(pool, accountId, teamId, async (tx, role) => {
+      ownerOnly(role, 'change the team and its rules');
+      await teams.updateTeam(tx, draft);
+      return teams.selectTeam(tx, teamId);
+    });
+    reply(res, teamContract, found(team));
+  });
+
+  router.get('/:teamId/members', async (req, res) => {
+    const teamId = idOf<TeamId>(req, 'teamId');
+    reply(res, membersContract, await inTeam(pool, signedIn(req), teamId, teams.selectMembers));
+  });
+
+  router.delete('/:teamId/members/:accountId', async (req, res) => {
+    const me = signedIn(req);
+    const accountId = idOf<AccountId>(req, 'accountId');
+    await inTeam(pool, me, idOf<TeamId>(req, 'teamId'), async (tx, role) => {
+      if (accountId !== me) ownerOnly(role, 'take somebody off the staff');
+      const gone = await teams.deleteAssistant(tx, accountId);
+      if (!gone) throw notFound('There is no such assistant on the staff.');
+    });
+    res.status(204).end();
+  });
+
+  router.get('/:teamId/invites', async (req, res) => {
+    const invites = await inTeam(pool, signedIn(req), idOf<TeamId>(req, 'teamId'), (tx, role) => {
+      ownerOnly(role, 'see invitations');
+      return teams.selectOpenInvites(tx);
+    });
+    reply(res, openInvitesContract, invites);
+  });
+
+  router.post('/:teamId/invites', async (req, res) => {
+    const accountId = signedIn(req);
+    const teamId = idOf<TeamId>(req, 'teamId');
+    const { id } = bodyOf(req, inviteDraftContract);
+    const code = makeCode();
+    const invite = await inTeam(pool, accountId, teamId, (tx, role) => {
+      ownerOnly(role, 'invite');
+      return teams.insertInvite(tx, id, hashCode(code));
+    });
+    reply(res, inviteContract, { ...invite, code }, 201);
+  });
+
+  router.delete('/:teamId/invites/:inviteId', async (req, res) => {
+    const inviteId = idOf<InviteId>(req, 'inviteId');
+    await inTeam(pool, signedIn(req), idOf<TeamId>(req, 'teamId'), (tx, role) => {
+      ownerOnly(role, 'withdraw an invitation');
+      return teams.deleteInvite(tx, inviteId);
+    });
+    res.status(204).end();
+  });
+
+  return router;
+}
+
+function ownerOnly(role: Role, what: string): void {
+  if (role !== 'owner') throw new Problem(403, `Only the owner of the team can ${what}.`);
+}
+
+function found<T>(team: T | null): T {
+  if (team === null) throw notFound('There is no such team among yours.');
+  return team;
+}

@@ -1,0 +1,113 @@
+import type { Invite, Member, OpenInvite, Team, TeamDraft } from '@bradyon/contract/teams';
+import type { AccountId, InviteId, TeamId } from '@bradyon/core/units';
+import sql from 'sql-template-tag';
+import { many, maybeOne, one, type Tx } from '../../db/query.ts';
+
+/** The teams of the account in scope, with its role in each. */
+export function selectTeams(tx: Tx): Promise<Team[]> {
+  return many(
+    tx,
+    sql`select t.id, t.name, t.level, t.ruleset,
+               t.needed_margin_seconds as "neededMarginSeconds", m.role
+        from teams t
+        join memberships m on m.team_id = t.id and m.account_id = app_account()
+        order by t.created_at, t.name`,
+  );
+}
+
+export function selectTeam(tx: Tx, id: TeamId): Promise<Team | null> {
+  return maybeOne(
+    tx,
+    sql`select t.id, t.name, t.level, t.ruleset,
+               t.needed_margin_seconds as "neededMarginSeconds", m.role
+        from teams t
+        join memberships m on m.team_id = t.id and m.account_id = app_account()
+        where t.id = ${id}`,
+  );
+}
+
+/** @returns whether the team is new: an id that is taken, by whomever, makes nothing */
+export async function insertTeam(tx: Tx, team: TeamDraft): Promise<boolean> {
+  const { id, name, level, ruleset, neededMarginSeconds } = team;
+  await tx.query(sql`select set_config('app.team_id', ${id}, true)`);
+  const made = await maybeOne(
+    tx,
+    sql`insert into teams (id, name, level, ruleset, needed_margin_seconds)
+        values (${id}, ${name}, ${level}, ${JSON.stringify(ruleset)}, ${neededMarginSeconds})
+        on conflict do nothing returning id`,
+  );
+  if (made) {
+    await tx.query(
+      sql`insert into memberships (account_id, role) values (app_account(), 'owner')`,
+    );
+  }
+  return made !== null;
+}
+
+export async function updateTeam(tx: Tx, team: TeamDraft): Promise<void> {
+  const { id, name, level, ruleset, neededMarginSeconds } = team;
+  await tx.query(
+    sql`update teams set name = ${name}, level = ${level},
+               ruleset = ${JSON.stringify(ruleset)}, needed_margin_seconds = ${neededMarginSeconds}
+        where id = ${id}`,
+  );
+}
+
+/** Everyone of the team in scope, the owner first. */
+export function selectMembers(tx: Tx): Promise<Member[]> {
+  return many(
+    tx,
+    sql`select m.account_id as "accountId", a.name, m.role
+        from memberships m join accounts a on a.id = m.account_id
+        where m.team_id = app_team()
+        order by m.role desc, m.joined_at, a.name`,
+  );
+}
+
+/** Owners stay: a team without one could not be run. */
+export async function deleteAssistant(tx: Tx, accountId: AccountId): Promise<boolean> {
+  const gone = await maybeOne(
+    tx,
+    sql`delete from memberships
+        where team_id = app_team() and account_id = ${accountId} and role = 'assistant'
+        returning account_id`,
+  );
+  return gone !== null;
+}
+
+export async function insertInvite(
+  tx: Tx,
+  id: InviteId,
+  codeHash: Buffer,
+): Promise<Omit<Invite, 'code'>> {
+  return one(
+    tx,
+    sql`insert into invites (id, code_hash) values (${id}, ${codeHash})
+        returning id, expires_at as "expiresAt"`,
+  );
+}
+
+export function selectOpenInvites(tx: Tx): Promise<OpenInvite[]> {
+  return many(
+    tx,
+    sql`select id, expires_at as "expiresAt" from invites
+        where expires_at > now() order by expires_at`,
+  );
+}
+
+export async function deleteInvite(tx: Tx, id: InviteId): Promise<void> {
+  await tx.query(sql`delete from invites where id = ${id}`);
+}
+
+/** Joins the account in scope to the team that this code invites to; null when it invites to none. */
+export async function redeemInvite(
+  tx: Tx,
+  accountId: AccountId,
+  codeHash: Buffer,
+): Promise<TeamId | null> {
+  const { id } = await one<{ id: TeamId | null }>(
+    tx,
+    sql`select redeem_invite(${accountId}, ${codeHash}) as id`,
+  );
+  return id;
+}

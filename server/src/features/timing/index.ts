@@ -1,0 +1,1 @@
+export { timingRoutes } from './timing.routes.ts';

@@ -1,0 +1,188 @@
+import { randomUUID } from 'node:crypto';
+import type { AddressInfo } from 'node:net';
+import type { Account } from '@bradyon/contract/accounts';
+import type { Problem } from '@bradyon/contract/problem';
+import type { Team, TeamDraft } from '@bradyon/contract/teams';
+import type { Opponent, Person } from '@bradyon/core/people';
+import { PRESETS } from '@bradyon/core/rules';
+import type { ReadingDraft } from '@bradyon/core/timing';
+import type { AccountId, OpponentId, PersonId, ReadingId, TeamId } from '@bradyon/core/units';
+import type pg from 'pg';
+import { pino } from 'pino';
+import { inject, onTestFinished } from 'vitest';
+import { makeApp } from '../src/app.ts';
+import { configFrom } from '../src/config.ts';
+import { migrationsBeside } from '../src/db/migrate.ts';
+import { makePool } from '../src/db/pool.ts';
+import { dropDatabase, prepareDatabase } from '../src/db/setup.ts';
+
+export interface Answer<T> {
+  status: number;
+  body: T;
+  problem: Problem;
+  headers: Headers;
+}
+
+/** A browser of one person: keeps the session cookie. */
+export interface Client {
+  cookie: string | null;
+  call: <T = unknown>(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers?: Record<string, string>,
+  ) => Promise<Answer<T>>;
+}
+
+export interface Api {
+  url: string;
+  /** As the application: row-level security applies. */
+  app: pg.Pool;
+  /** As the owner of the tables: sees everything. */
+  owner: pg.Pool;
+  client: () => Client;
+  /** Somebody who just signed up. */
+  coach: (name?: string) => Promise<Client & { account: Account }>;
+  stop: () => Promise<void>;
+}
+
+/** The whole application on a database of its own, reached over HTTP. */
+export async function startApi(): Promise<Api> {
+  const cluster = inject('cluster');
+  const database = `test_${randomUUID().replaceAll('-', '')}`;
+  const urls = await prepareDatabase(cluster, database, migrationsBeside(import.meta.url, '..'));
+  const app = makePool(urls.app);
+  const owner = makePool(urls.owner);
+  const config = configFrom({
+    DATABASE_URL: urls.app,
+    SESSION_SECRET: randomUUID(),
+    WEB_ROOT: import.meta.dirname,
+    CHECK_REPLIES: 'true',
+  });
+  const server = makeApp(app, config, pino({ level: 'silent' })).listen(0, '127.0.0.1');
+  await new Promise((resolve) => server.once('listening', resolve));
+  const url = `http://127.0.0.1:${String((server.address() as AddressInfo).port)}`;
+
+  const client = (): Client => makeClient(url);
+  return {
+    url,
+    app,
+    owner,
+    client,
+    async coach(name = 'Marit') {
+      const own = client();
+      const account = aCoach(name);
+      const { password: _, ...kept } = account;
+      await own.call('POST', '/api/accounts', account);
+      return Object.assign(own, { account: kept });
+    },
+    async stop() {
+      server.closeAllConnections();
+      await new Promise((resolve) => server.close(resolve));
+      await Promise.all([app.end(), owner.end()]);
+      await dropDatabase(cluster.adminUrl, database);
+    },
+  };
+}
+
+function makeClient(url: string): Client {
+  const own: Client = {
+    cookie: null,
+    async call<T>(method: string, path: string, body?: unknown, headers = {}) {
+      const response = await fetch(url + path, {
+        method,
+        headers: {
+          ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+          ...(own.cookie === null ? {} : { Cookie: own.cookie }),
+          ...headers,
+        },
+        ...(body === undefined
+          ? {}
+          : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+      });
+      const set = response.headers.get('set-cookie');
+      if (set) own.cookie = set.split(';')[0] ?? null;
+      const text = await response.text();
+      const parsed: unknown = text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : text;
+      return {
+        status: response.status,
+        body: parsed as T,
+        problem: parsed as Problem,
+        headers: response.headers,
+      };
+    },
+  };
+  return own;
+}
+
+export function aCoach(name: string) {
+  return {
+    id: randomUUID() as AccountId,
+    name,
+    email: `${name.toLowerCase()}-${randomUUID().slice(0, 8)}@example.org`,
+    password: 'ten letters or more',
+  };
+}
+
+export function aTeam(parts: Partial<TeamDraft> = {}): TeamDraft {
+  return {
+    id: randomUUID() as TeamId,
+    name: 'Tern Rock Skuas',
+    level: 'hs',
+    ruleset: PRESETS.fullSizeSeven,
+    neededMarginSeconds: 0.06,
+    ...parts,
+  };
+}
+
+export function anOpponent(parts: Partial<Opponent> = {}): Opponent {
+  return { id: randomUUID() as OpponentId, name: 'Millrace Otters', retired: false, ...parts };
+}
+
+export function aPerson(parts: Partial<Person> = {}): Person {
+  return {
+    id: randomUUID() as PersonId,
+    opponentId: null,
+    number: '4',
+    name: 'Dara Whitlock',
+    throws: 'right',
+    bats: 'left',
+    positions: ['CF'],
+    retired: false,
+    ...parts,
+  };
+}
+
+export function aDelivery(personId: PersonId, parts: Partial<ReadingDraft> = {}): ReadingDraft {
+  return {
+    id: randomUUID() as ReadingId,
+    personId,
+    kind: 'delivery',
+    seconds: 1.38,
+    base: 'second',
+    style: 'legLift',
+    leadFeet: null,
+    method: 'thumb',
+    takenAt: '2031-05-01T17:30:00.000Z',
+    ...parts,
+  };
+}
+
+/** A coach with a team, one opponent and their pitcher. */
+export async function aSeason(api: Api) {
+  const coach = await api.coach();
+  const team = (await coach.call<Team>('POST', '/api/teams', aTeam())).body;
+  const base = `/api/teams/${team.id}`;
+  const opponent = anOpponent();
+  await coach.call('POST', `${base}/opponents`, opponent);
+  const pitcher = aPerson({ opponentId: opponent.id, name: 'Silas Ruiz-Hale', positions: ['P'] });
+  await coach.call('POST', `${base}/people`, pitcher);
+  return { coach, team, base, opponent, pitcher };
+}
+
+/** For a single test that wants a database to itself. */
+export async function startApiForTest(): Promise<Api> {
+  const api = await startApi();
+  onTestFinished(() => api.stop());
+  return api;
+}

@@ -1,0 +1,94 @@
+import type { Team } from '@bradyon/contract/teams';
+import type { Opponent, Person } from '@bradyon/core/people';
+import { callSteal, raceOf, stealTimes } from '@bradyon/core/steals';
+import type { Reading } from '@bradyon/core/timing';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { loadDemo } from '../src/demo/load.ts';
+import { startApi, type Api, type Client } from './api.ts';
+
+const TODAY = new Date('2031-05-20T12:00:00Z');
+const DAY_MS = 24 * 60 * 60 * 1000;
+
+let api: Api;
+let client: Client;
+let teams: Team[];
+beforeAll(async () => {
+  api = await startApi();
+  await loadDemo(api.owner, TODAY);
+  client = api.client();
+  await client.call('POST', '/api/accounts/demo-session');
+  teams = (await client.call<Team[]>('GET', '/api/teams')).body;
+});
+afterAll(() => api.stop());
+
+async function worldOf(team: Team) {
+  const get = async <T>(what: string) =>
+    (await client.call<T[]>('GET', `/api/teams/${team.id}/${what}`)).body;
+  return {
+    opponents: await get<Opponent>('opponents'),
+    people: await get<Person>('people'),
+    readings: await get<Reading>('readings'),
+  };
+}
+
+describe('the demo world', () => {
+  it('has a baseball and a fastpitch team with three opponents each', async () => {
+    expect(teams.map(({ ruleset }) => ruleset.sport)).toEqual(['baseball', 'softball']);
+    for (const team of teams) expect((await worldOf(team)).opponents).toHaveLength(3);
+  });
+
+  it('was timed in the last weeks, by the level of its players', async () => {
+    for (const team of teams) {
+      const { readings } = await worldOf(team);
+      expect(readings.length).toBeGreaterThan(150);
+      for (const { takenAt } of readings) {
+        const daysAgo = (TODAY.getTime() - Date.parse(takenAt)) / DAY_MS;
+        expect(daysAgo).toBeGreaterThan(1);
+        expect(daysAgo).toBeLessThan(22);
+      }
+      expect(readings.some(({ asideReason }) => asideReason !== null)).toBe(true);
+    }
+  });
+
+  it('has runners who should go, who should not, and who cannot be told yet', async () => {
+    for (const team of teams) {
+      const { people, readings } = await worldOf(team);
+      const of = (person: Person) => readings.filter(({ personId }) => personId === person.id);
+      const verdicts = new Set<string>();
+      const theirs = people.filter(({ opponentId }) => opponentId !== null);
+      const pitchers = theirs.filter(({ positions }) => positions.includes('P'));
+      const catchers = theirs.filter(({ positions }) => positions.includes('C'));
+      for (const runner of people.filter(({ opponentId }) => opponentId === null)) {
+        for (const pitcher of pitchers) {
+          for (const catcher of catchers.filter(({ opponentId }) => opponentId === pitcher.opponentId)) {
+            const times = stealTimes({
+              ruleset: team.ruleset,
+              level: team.level,
+              base: 'second',
+              style: 'legLift',
+              pitcher,
+              pitcherReadings: of(pitcher),
+              catcherReadings: of(catcher),
+              runnerReadings: of(runner),
+            });
+            const race = raceOf(times, team.level);
+            verdicts.add(callSteal(race, team.neededMarginSeconds).verdict);
+          }
+        }
+      }
+      expect([...verdicts].toSorted()).toEqual(['close', 'go', 'stay', 'untimed']);
+    }
+  });
+
+  it('is loaded once, and never into a database that is in use', async () => {
+    expect((await loadDemo(api.owner, TODAY))?.loaded).toBe(false);
+    expect((await client.call<Team[]>('GET', '/api/teams')).body).toEqual(teams);
+    const used = await startApi();
+    try {
+      await used.coach();
+      expect(await loadDemo(used.owner, TODAY)).toBeNull();
+    } finally {
+      await used.stop();
+    }
+  });
+});

@@ -1,0 +1,13 @@
+import { defineConfig } from 'vite';
+
+/** Bundles the server with our own workspaces; packages stay in node_modules. */
+export default defineConfig({
+  build: {
+    ssr: true,
+    target: 'node20',
+    outDir: 'dist',
+    emptyOutDir: true,
+    rollupOptions: { input: { main: 'src/main.ts', setup: 'src/setup.ts' } },
+  },
+  ssr: { noExternal: [/^@bradyon\//] },
+});
