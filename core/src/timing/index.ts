@@ -23,7 +23,6 @@ export {
   type ReadingKind,
 } from './reading.ts';
 export {
-  END_OF_THROW_SECONDS,
   READY,
   WATCH_PLANS,
   endWatch,

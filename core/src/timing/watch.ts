@@ -9,13 +9,15 @@ import type { ReadingKind } from './reading.ts';
 export interface WatchPlan {
   marks: readonly string[];
   kinds: readonly ReadingKind[];
+  /** No event of the chain takes longer than this, seconds; after it the chain has ended. Judgement. */
+  limitSeconds: number;
 }
 
 export const WATCH_PLANS = {
-  battery: { marks: ['first move', 'mitt', 'bag'], kinds: ['delivery', 'pop'] },
-  softballBattery: { marks: ['release', 'mitt', 'bag'], kinds: ['flight', 'pop'] },
-  steal: { marks: ['first move', 'touch'], kinds: ['steal'] },
-  homeToFirst: { marks: ['bat meets ball', 'touch'], kinds: ['homeToFirst'] },
+  battery: { marks: ['first move', 'mitt', 'bag'], kinds: ['delivery', 'pop'], limitSeconds: 4 },
+  softballBattery: { marks: ['release', 'mitt', 'bag'], kinds: ['flight', 'pop'], limitSeconds: 4 },
+  steal: { marks: ['first move', 'touch'], kinds: ['steal'], limitSeconds: 8 },
+  homeToFirst: { marks: ['bat meets ball', 'touch'], kinds: ['homeToFirst'], limitSeconds: 9 },
 } as const satisfies Record<string, WatchPlan>;
 export type WatchPlanName = keyof typeof WATCH_PLANS;
 
@@ -46,9 +48,6 @@ export interface Split {
 /** Two taps closer than this are one shaky thumb: nothing timed here is that short. Judgement. */
 const BOUNCE_SECONDS = 0.15;
 
-/** After this long without a tap at the bag there was no throw. Judgement: no pop takes so long. */
-export const END_OF_THROW_SECONDS = 4;
-
 /**
  * The watch after a tap.
  * A tap within .15 s of the last one is refused and noticed. A tap after the end starts anew.
@@ -73,11 +72,12 @@ export function endWatch(watch: Watch): Watch {
  * The watch at a later moment: a chain whose next event can no longer come has ended.
  * With a single tap there is nothing to keep, so it starts over and says so.
  * @param nowMs milliseconds on the clock of the taps
- * @param limitSeconds how long the next event may take
  */
-export function expireWatch(watch: Watch, nowMs: number, limitSeconds: number): Watch {
+export function expireWatch(watch: Watch, plan: WatchPlan, nowMs: number): Watch {
   const last = watch.tapsMs.at(-1);
-  if (last === undefined || watch.ended || secondsBetween(last, nowMs) <= limitSeconds) return watch;
+  if (last === undefined || watch.ended || secondsBetween(last, nowMs) <= plan.limitSeconds) {
+    return watch;
+  }
   return watch.tapsMs.length < 2 ? { ...READY, notice: 'expired' } : endWatch(watch);
 }
 
@@ -97,7 +97,7 @@ export function splitsOf(watch: Watch, plan: WatchPlan): Split[] {
   });
 }
 
-/** The event the next tap stands for. */
-export function expectedMark(watch: Watch, plan: WatchPlan): string {
-  return plan.marks[watch.ended ? 0 : watch.tapsMs.length] ?? '';
+/** Which mark the next tap stands for: its place in the plan. */
+export function expectedMark(watch: Watch): number {
+  return watch.ended ? 0 : watch.tapsMs.length;
 }

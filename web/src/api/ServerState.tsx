@@ -1,0 +1,54 @@
+import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
+import { QueryClient } from '@tanstack/react-query';
+import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
+import { del, get, set } from 'idb-keyval';
+import type { ReactNode } from 'react';
+import { isWaiting, resumeOutbox, setUpOutbox } from './outbox.ts';
+import { RefusedError } from './request.ts';
+
+const KEPT_MS = 14 * 24 * 60 * 60 * 1000;
+
+/** What the server said last, and what it has still to be told; both survive a reload. */
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 30_000,
+      gcTime: KEPT_MS,
+      // A refusal stays one; a network that is gone may come back.
+      retry: (failures, error) => !(error instanceof RefusedError) && failures < 2,
+      networkMode: 'offlineFirst',
+    },
+  },
+});
+setUpOutbox(queryClient);
+
+const persister = createAsyncStoragePersister({
+  storage: { getItem: (key) => get(key), setItem: (key, value) => set(key, value), removeItem: del },
+  key: 'bradyon',
+  throttleTime: 250,
+});
+
+/** After signing out: nothing of the team stays on the device. */
+export async function forgetServerState(): Promise<void> {
+  queryClient.clear();
+  await persister.removeClient();
+}
+
+export function ServerState({ children }: { children: ReactNode }) {
+  return (
+    <PersistQueryClientProvider
+      client={queryClient}
+      persistOptions={{
+        persister,
+        maxAge: KEPT_MS,
+        buster: '1',
+        dehydrateOptions: { shouldDehydrateMutation: isWaiting },
+      }}
+      onSuccess={() => {
+        resumeOutbox(queryClient);
+      }}
+    >
+      {children}
+    </PersistQueryClientProvider>
+  );
+}

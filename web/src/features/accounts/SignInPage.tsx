@@ -1,0 +1,90 @@
+import type { Account, SignIn } from '@bradyon/contract/accounts';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { request, useContractForm } from '../../api/index.ts';
+import { Field, useTitle } from '../../ui/index.ts';
+import { FrontPage } from './FrontPage.tsx';
+import { rememberAccount, useWelcome } from './useAccount.ts';
+
+export function SignInPage() {
+  useTitle('Sign in');
+  const enter = useEnter();
+  const welcome = useWelcome();
+  const { form, errorOf, failure, submit, submitting } = useContractForm<SignIn, SignIn>({
+    initial: { email: '', password: '' },
+    contract: async () => (await import('@bradyon/contract/accounts')).signInContract,
+    toSend: (values) => values,
+    send: async (signIn) => enter(await request<Account>('POST', '/api/accounts/session', signIn)),
+  });
+  return (
+    <FrontPage title="Sign in">
+      {welcome?.demo && <DemoDoor onOpen={enter} />}
+      <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
+        <Field label="E-mail address" error={errorOf('email')}>
+          {(field) => (
+            <Form.Control {...field} type="email" autoComplete="username" {...form.register('email')} />
+          )}
+        </Field>
+        <Field label="Password" error={errorOf('password')}>
+          {(field) => (
+            <Form.Control
+              {...field}
+              type="password"
+              autoComplete="current-password"
+              {...form.register('password')}
+            />
+          )}
+        </Field>
+        {failure && (
+          <p className="front-failure" role="alert">
+            {failure}
+          </p>
+        )}
+        <Button type="submit" disabled={submitting}>
+          Sign in
+        </Button>
+      </Form>
+      <p>
+        New here? <Link to="/sign-up">Make an account</Link>
+      </p>
+    </FrontPage>
+  );
+}
+
+/** One click into the demo; only offered where it is loaded. */
+function DemoDoor({ onOpen }: { onOpen: (account: Account) => Promise<void> }) {
+  const [failure, setFailure] = useState<string | null>(null);
+  const open = async (): Promise<void> => {
+    try {
+      await onOpen(await request<Account>('POST', '/api/accounts/demo-session'));
+    } catch (error) {
+      setFailure(error instanceof Error ? error.message : null);
+    }
+  };
+  return (
+    <>
+      <Button variant="outline-primary" onClick={() => void open()}>
+        Look around in the demo
+      </Button>
+      {failure && (
+        <p className="front-failure" role="alert">
+          {failure}
+        </p>
+      )}
+      <p className="front-or">or with your own account</p>
+    </>
+  );
+}
+
+/** Goes where the coach was headed before he had to sign in. */
+export function useEnter(): (account: Account) => Promise<void> {
+  const navigate = useNavigate();
+  const next = useSearchParams()[0].get('next') ?? '/';
+  return async (account) => {
+    await rememberAccount(account);
+    // Only our own pages: an address that begins with two slashes is another site's.
+    await navigate(/^\/(?!\/)/.test(next) ? next : '/', { replace: true });
+  };
+}

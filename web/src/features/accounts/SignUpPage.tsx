@@ -1,0 +1,60 @@
+import type { Account, SignUp } from '@bradyon/contract/accounts';
+import type { AccountId } from '@bradyon/core/units';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { Link } from 'react-router';
+import { newId, request, useContractForm } from '../../api/index.ts';
+import { Field, useTitle } from '../../ui/index.ts';
+import { FrontPage } from './FrontPage.tsx';
+import { useEnter } from './SignInPage.tsx';
+
+export function SignUpPage() {
+  useTitle('Make an account');
+  const enter = useEnter();
+  const [id] = useState(() => newId<AccountId>());
+  const { form, errorOf, failure, submit, submitting } = useContractForm<
+    Omit<SignUp, 'id'>,
+    SignUp
+  >({
+    initial: { name: '', email: '', password: '' },
+    contract: async () => (await import('@bradyon/contract/accounts')).signUpContract,
+    toSend: (values) => ({ id, ...values }),
+    send: async (signUp) => enter(await request<Account>('POST', '/api/accounts', signUp)),
+  });
+  return (
+    <FrontPage title="Make an account">
+      <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
+        <Field label="Your name" error={errorOf('name')} hint="Your staff sees it beside the times you take.">
+          {(field) => <Form.Control {...field} autoComplete="name" {...form.register('name')} />}
+        </Field>
+        <Field label="E-mail address" error={errorOf('email')}>
+          {(field) => (
+            <Form.Control {...field} type="email" autoComplete="username" {...form.register('email')} />
+          )}
+        </Field>
+        <Field label="Password" error={errorOf('password')} hint="10 characters or more.">
+          {(field) => (
+            <Form.Control
+              {...field}
+              type="password"
+              autoComplete="new-password"
+              {...form.register('password')}
+            />
+          )}
+        </Field>
+        {failure && (
+          <p className="front-failure" role="alert">
+            {failure}
+          </p>
+        )}
+        <Button type="submit" disabled={submitting}>
+          Make the account
+        </Button>
+      </Form>
+      <p>
+        Have one? <Link to="/sign-in">Sign in</Link>
+      </p>
+    </FrontPage>
+  );
+}

@@ -1,0 +1,2 @@
+export { RequireAccount } from './RequireAccount.tsx';
+export { useAccount, useSignOut } from './useAccount.ts';

@@ -1,0 +1,324 @@
+import { byNumber, type Opponent, type Person } from '@bradyon/core/people';
+import type { OpponentId } from '@bradyon/core/units';
+import { Archive, ArchiveRestore, Pencil, Plus } from 'lucide-react';
+import { useState, type ComponentType } from 'react';
+import Button from 'react-bootstrap/Button';
+import { Link, useSearchParams } from 'react-router';
+import { Empty, Failure, Loading, notify, useTitle } from '../../ui/index.ts';
+import { TeamTabs, useTeam } from '../teams/index.ts';
+import { OpponentForm } from './OpponentForm.tsx';
+import { PersonForm } from './PersonForm.tsx';
+import './RosterPage.scss';
+import { usePeople, useSaveOpponent, useSavePerson } from './usePeople.ts';
+
+/** Which form is open: for somebody new, or for somebody to change. */
+type Open = { person: Person | null } | { opponent: Opponent | null } | null;
+
+/** Our roster and our opponents'. Which side and whether retired ones show is in the address. */
+export function RosterPage({ KeyTime }: { KeyTime: ComponentType<{ person: Person }> }) {
+  useTitle('Team');
+  const team = useTeam();
+  const { people, opponents, isLoading, error, retry } = usePeople(team.id);
+  const [search, setSearch] = useSearchParams();
+  const [open, setOpen] = useState<Open>(null);
+  const showsRetired = search.get('retired') === '1';
+  const opponent = opponents.find(({ id }) => id === search.get('side')) ?? null;
+  const side = people.filter(({ opponentId }) => opponentId === (opponent?.id ?? null)).toSorted(byNumber);
+  const retiredCount = side.filter(({ retired }) => retired).length;
+  const shown = side.filter(({ retired }) => showsRetired || !retired);
+  const restorePerson = useRetire();
+
+  const show = (change: Record<string, string | null>): void => {
+    setSearch((params) => {
+      for (const [key, value] of Object.entries(change)) {
+        if (value === null) params.delete(key);
+        else params.set(key, value);
+      }
+      return params;
+    });
+  };
+  const close = (): void => {
+    setOpen(null);
+  };
+
+  return (
+    <>
+      <div className="page-head">
+        <h1>Team</h1>
+        <TeamTabs />
+      </div>
+      {error ? (
+        <Failure error={error} retry={retry} />
+      ) : isLoading ? (
+        <Loading what="the rosters" />
+      ) : (
+        <div className="roster">
+          <SideList
+            opponents={opponents}
+            people={people}
+            current={opponent?.id ?? null}
+            showsRetired={showsRetired}
+            onShow={(id) => {
+              show({ side: id });
+            }}
+            onAdd={() => {
+              setOpen({ opponent: null });
+            }}
+          />
+          <section className="card-box roster-side">
+            <div className="roster-head">
+              <h2>{opponent?.name ?? team.name}</h2>
+              {opponent && (
+                <Button
+                  variant="link"
+                  onClick={() => {
+                    setOpen({ opponent });
+                  }}
+                >
+                  <Pencil size={16} aria-hidden="true" /> Rename or retire
+                </Button>
+              )}
+              {retiredCount > 0 && (
+                <Button
+                  variant="link"
+                  aria-pressed={showsRetired}
+                  onClick={() => {
+                    show({ retired: showsRetired ? null : '1' });
+                  }}
+                >
+                  {showsRetired ? 'Hide retired' : `Show ${String(retiredCount)} retired`}
+                </Button>
+              )}
+              <Button
+                onClick={() => {
+                  setOpen({ person: null });
+                }}
+              >
+                <Plus size={18} aria-hidden="true" /> Add player
+              </Button>
+            </div>
+            {shown.length === 0 ? (
+              <Empty title="Nobody here yet.">
+                <p>
+                  {opponent
+                    ? 'Add their pitchers and catchers: those are the ones you will time.'
+                    : 'Add your players, then time their steals.'}
+                </p>
+              </Empty>
+            ) : (
+              <RosterTable
+                people={shown}
+                KeyTime={KeyTime}
+                onEdit={(person) => {
+                  setOpen({ person });
+                }}
+                onRetire={restorePerson}
+              />
+            )}
+          </section>
+        </div>
+      )}
+      {open && 'person' in open && (
+        <PersonForm
+          person={open.person}
+          opponentId={opponent?.id ?? null}
+          sideName={opponent?.name ?? team.name}
+          onClose={close}
+        />
+      )}
+      {open && 'opponent' in open && (
+        <OpponentForm
+          opponent={open.opponent}
+          onClose={close}
+          onSaved={(id) => {
+            show({ side: id });
+          }}
+        />
+      )}
+    </>
+  );
+}
+
+/** Retires somebody or brings him back, with a way to undo it. */
+function useRetire(): (person: Person) => void {
+  const team = useTeam();
+  const save = useSavePerson(team.id);
+  const put = (person: Person, done: () => void): void => {
+    save.mutate(
+      { row: person, isNew: false },
+      {
+        onSuccess: done,
+        onError: ({ message }) => {
+          notify(message);
+        },
+      },
+    );
+  };
+  return (person) => {
+    const changed = { ...person, retired: !person.retired };
+    put(changed, () => {
+      notify(`${person.name} ${changed.retired ? 'retired; the times are kept' : 'is back'}`, () => {
+        put(person, () => undefined);
+      });
+    });
+  };
+}
+
+function SideList({
+  opponents,
+  people,
+  current,
+  showsRetired,
+  onShow,
+  onAdd,
+}: {
+  opponents: Opponent[];
+  people: Person[];
+  current: OpponentId | null;
+  showsRetired: boolean;
+  onShow: (id: OpponentId | null) => void;
+  onAdd: () => void;
+}) {
+  const team = useTeam();
+  const restore = useSaveOpponent(team.id);
+  const sides = [
+    { id: null, name: team.name, retired: false },
+    ...opponents
+      .filter(({ id, retired }) => showsRetired || !retired || id === current)
+      .toSorted((a, b) => a.name.localeCompare(b.name)),
+  ];
+  const count = (id: OpponentId | null): number =>
+    people.filter(({ opponentId, retired }) => opponentId === id && !retired).length;
+  const retired = opponents.filter((opponent) => opponent.retired);
+  return (
+    <nav className="roster-sides" aria-label="Sides">
+      {sides.map(({ id, name }) => (
+        <button
+          key={id ?? 'ours'}
+          type="button"
+          className="roster-side-button"
+          aria-current={id === current ? 'true' : undefined}
+          onClick={() => {
+            onShow(id);
+          }}
+        >
+          <span>{name}</span>
+          <span className="quiet">
+            {id === null ? 'ours, ' : ''}
+            {count(id)} players
+          </span>
+        </button>
+      ))}
+      {retired
+        .filter(({ id }) => !showsRetired && id !== current)
+        .map((opponent) => (
+          <button
+            key={opponent.id}
+            type="button"
+            className="roster-side-button quiet"
+            onClick={() => {
+              restore.mutate({ row: { ...opponent, retired: false }, isNew: false });
+            }}
+          >
+            <span>{opponent.name}</span>
+            <span>retired; bring back</span>
+          </button>
+        ))}
+      <Button variant="outline-primary" onClick={onAdd}>
+        <Plus size={18} aria-hidden="true" /> Add opponent
+      </Button>
+    </nav>
+  );
+}
+
+function RosterTable({
+  people,
+  KeyTime,
+  onEdit,
+  onRetire,
+}: {
+  people: Person[];
+  KeyTime: ComponentType<{ person: Person }>;
+  onEdit: (person: Person) => void;
+  onRetire: (person: Person) => void;
+}) {
+  const { id: teamId } = useTeam();
+  return (
+    <table className="table roster-table align-middle">
+      <thead>
+        <tr>
+          <th scope="col" className="roster-number">
+            No.
+          </th>
+          <th scope="col">Name</th>
+          <th scope="col" className="roster-wide">
+            Plays
+          </th>
+          <th scope="col" className="roster-wide">
+            Throws, bats
+          </th>
+          <th scope="col">Timed</th>
+          <th scope="col">
+            <span className="visually-hidden">Change</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {people.map((person) => (
+          <tr key={person.id} className={person.retired ? 'roster-retired' : undefined}>
+            <td className="roster-number figure">{person.number || '–'}</td>
+            <th scope="row">
+              <Link to={`/teams/${teamId}/timing/${person.id}`}>{person.name}</Link>
+              {person.retired && <span className="quiet"> retired</span>}
+            </th>
+            <td className="roster-wide">{person.positions.join(', ') || '–'}</td>
+            <td className="roster-wide">
+              {person.throws}, {person.bats}
+            </td>
+            <td>
+              <KeyTime person={person} />
+            </td>
+            <td className="roster-actions">
+              <IconButton
+                label={`Change ${person.name}`}
+                onClick={() => {
+                  onEdit(person);
+                }}
+              >
+                <Pencil size={18} aria-hidden="true" />
+              </IconButton>
+              <IconButton
+                label={person.retired ? `Bring back ${person.name}` : `Retire ${person.name}`}
+                onClick={() => {
+                  onRetire(person);
+                }}
+              >
+                {person.retired ? (
+                  <ArchiveRestore size={18} aria-hidden="true" />
+                ) : (
+                  <Archive size={18} aria-hidden="true" />
+                )}
+              </IconButton>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function IconButton({
+  label,
+  onClick,
+  children,
+}: {
+  label: string;
+  onClick: () => void;
+  children: React.ReactNode;
+}) {
+  return (
+    <button type="button" className="roster-icon" aria-label={label} title={label} onClick={onClick}>
+      {children}
+    </button>
+  );
+}

@@ -1,0 +1,161 @@
+import type { TeamDraft } from '@bradyon/contract/teams';
+import { PRESET_NAMES, PRESETS, type PresetName } from '@bradyon/core/rules';
+import { CLEAR_MARGIN_SECONDS } from '@bradyon/core/steals';
+import { LEVELS, levelsOf, type LevelName } from '@bradyon/core/timing';
+import type { TeamId } from '@bradyon/core/units';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { Link, useNavigate } from 'react-router';
+import { newId, useContractForm } from '../../api/index.ts';
+import { Choice, Field, useTitle } from '../../ui/index.ts';
+import { FrontPage } from '../accounts/FrontPage.tsx';
+import { useSignOut } from '../accounts/index.ts';
+import { useAddTeam, useTeams } from './useTeams.ts';
+
+/** Making a team or joining one, the first or a further one. */
+export function FirstTeamPage() {
+  useTitle('Your team');
+  const [way, setWay] = useState<'make' | 'join'>('make');
+  const { data: teams } = useTeams();
+  const { signOut } = useSignOut();
+  return (
+    <FrontPage title={teams?.length ? 'Another team' : 'Your team'}>
+      <Choice
+        label="Make a team or join one"
+        value={way}
+        onChange={setWay}
+        options={[
+          { value: 'make', text: 'Make a team' },
+          { value: 'join', text: 'Join with a code' },
+        ]}
+      />
+      {way === 'make' ? <MakeTeam /> : <JoinTeam />}
+      {teams?.length ? (
+        <p>
+          <Link to="/">Back to your team</Link>
+        </p>
+      ) : (
+        <Button variant="link" className="align-self-start p-0" onClick={() => void signOut()}>
+          Sign out
+        </Button>
+      )}
+    </FrontPage>
+  );
+}
+
+interface MakeValues {
+  name: string;
+  preset: PresetName;
+  level: LevelName;
+}
+
+function MakeTeam() {
+  const navigate = useNavigate();
+  const add = useAddTeam();
+  const [id] = useState(() => newId<TeamId>());
+  const { form, errorOf, failure, submit, submitting } = useContractForm<MakeValues, TeamDraft>({
+    initial: { name: '', preset: 'fullSizeSeven', level: 'hs' },
+    contract: async () => (await import('@bradyon/contract/teams')).teamDraftContract,
+    toSend: ({ name, preset, level }) => ({
+      id,
+      name,
+      level,
+      ruleset: PRESETS[preset],
+      neededMarginSeconds: CLEAR_MARGIN_SECONDS,
+    }),
+    send: async (team) => {
+      await add.mutateAsync({ make: team });
+      await navigate(`/teams/${team.id}/people`);
+    },
+  });
+  const levels = levelsOf(PRESETS[form.watch('preset')].sport);
+  const presetField = form.register('preset', {
+    // The levels on offer are those of the sport; the one chosen before may not be among them.
+    onChange: (event: { target: { value: PresetName } }) => {
+      const [first] = levelsOf(PRESETS[event.target.value].sport).filter((level) => /hs/i.test(level));
+      if (first) form.setValue('level', first);
+    },
+  });
+  return (
+    <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
+      <Field label="Name of the team" error={errorOf('name')}>
+        {(field) => <Form.Control {...field} autoComplete="off" {...form.register('name')} />}
+      </Field>
+      <Field label="Rules" hint="Every rule can be changed later. Your league's own book decides.">
+        {(field) => (
+          <Form.Select {...field} {...presetField}>
+            {PRESET_NAMES.map((preset) => (
+              <option key={preset} value={preset}>
+                {PRESETS[preset].name}
+              </option>
+            ))}
+          </Form.Select>
+        )}
+      </Field>
+      <Field
+        label="Level"
+        error={errorOf('level')}
+        hint="Says what is typical until you have timed your own players."
+      >
+        {(field) => (
+          <Form.Select {...field} {...form.register('level')}>
+            {levels.map((level) => (
+              <option key={level} value={level}>
+                {LEVELS[level].label}
+              </option>
+            ))}
+          </Form.Select>
+        )}
+      </Field>
+      {failure && (
+        <p className="front-failure" role="alert">
+          {failure}
+        </p>
+      )}
+      <Button type="submit" disabled={submitting}>
+        Make the team
+      </Button>
+    </Form>
+  );
+}
+
+function JoinTeam() {
+  const navigate = useNavigate();
+  const add = useAddTeam();
+  const { form, errorOf, failure, submit, submitting } = useContractForm<
+    { code: string },
+    { code: string }
+  >({
+    initial: { code: '' },
+    contract: async () => (await import('@bradyon/contract/teams')).joinContract,
+    toSend: (values) => values,
+    send: async (join) => {
+      const team = await add.mutateAsync(join);
+      await navigate(`/teams/${team.id}/timing`);
+    },
+  });
+  return (
+    <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
+      <Field label="Code" error={errorOf('code')} hint="The owner of the team makes one under Team, Staff.">
+        {(field) => (
+          <Form.Control
+            {...field}
+            autoComplete="off"
+            autoCapitalize="characters"
+            placeholder="K7QD-93XM"
+            {...form.register('code')}
+          />
+        )}
+      </Field>
+      {failure && (
+        <p className="front-failure" role="alert">
+          {failure}
+        </p>
+      )}
+      <Button type="submit" disabled={submitting}>
+        Join the team
+      </Button>
+    </Form>
+  );
+}

@@ -1,0 +1,222 @@
+import type { TeamDraft } from '@bradyon/contract/teams';
+import { LEAD_RULES, PRESET_NAMES, PRESETS, SPORTS, type PresetName, type Ruleset } from '@bradyon/core/rules';
+import { LEVELS, levelsOf, type LevelName } from '@bradyon/core/timing';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { useContractForm } from '../../api/index.ts';
+import { Field, notify, useTitle } from '../../ui/index.ts';
+import './RulesPage.scss';
+import { TeamTabs } from './TeamTabs.tsx';
+import { useSaveTeam, useTeam } from './useTeams.ts';
+
+/** What is typed: figures are text until they are sent. */
+type Typed = { [Key in keyof Ruleset]: Ruleset[Key] extends boolean ? boolean : string };
+interface Values extends Omit<Typed, 'name'> {
+  name: string;
+  rulesName: string;
+  level: LevelName;
+  neededMarginSeconds: string;
+}
+
+const LEAD_RULE_OPTIONS = {
+  open: 'Any time: leads are open',
+  atRelease: 'When the pitch is released',
+  reachesBatter: 'When the pitch reaches the batter',
+} as const;
+
+const FIGURES: { key: keyof Ruleset & keyof Values; label: string; unit: string; hint?: string }[] = [
+  { key: 'baseDistanceFeet', label: 'Between bases', unit: 'ft' },
+  { key: 'pitchingDistanceFeet', label: 'Pitching distance', unit: 'ft' },
+  { key: 'innings', label: 'Innings', unit: '' },
+  { key: 'runRuleRuns', label: 'Run rule: lead of', unit: 'runs', hint: 'Empty: none' },
+  { key: 'runRuleAfterInning', label: 'Run rule: after inning', unit: '', hint: 'Empty: none' },
+  { key: 'tieBreakerFromInning', label: 'Tie-breaker from inning', unit: '', hint: 'Empty: none' },
+  { key: 'pickLimit', label: 'Throws to a base per batter', unit: '', hint: 'Empty: no limit' },
+];
+
+const FLAGS: { key: 'stealAllowed' | 'buntAllowed' | 'headFirstAllowed' | 'devicesAllowed'; label: string }[] = [
+  { key: 'stealAllowed', label: 'Stealing allowed' },
+  { key: 'buntAllowed', label: 'Bunting allowed' },
+  { key: 'headFirstAllowed', label: 'Head-first slides allowed' },
+  { key: 'devicesAllowed', label: "Devices allowed in the coach's box" },
+];
+
+function typedOf(ruleset: Ruleset): Omit<Values, 'name' | 'level' | 'neededMarginSeconds'> {
+  const { name, ...rules } = ruleset;
+  const entries = Object.entries(rules).map(([key, value]) => [
+    key,
+    typeof value === 'boolean' ? value : value === null ? '' : String(value),
+  ]);
+  return { rulesName: name, ...(Object.fromEntries(entries) as Omit<Typed, 'name'>) };
+}
+
+/** Empty is none; a comma is as good as a point. What is no number is sent as it is and refused with its reason. */
+function figure(typed: string): number | string | null {
+  const plain = typed.trim().replace(',', '.');
+  if (plain === '') return null;
+  return Number.isNaN(Number(plain)) ? typed : Number(plain);
+}
+
+export function RulesPage() {
+  useTitle('Rules');
+  const team = useTeam();
+  const save = useSaveTeam();
+  const isOwner = team.role === 'owner';
+  const { form, errorOf, failure, submit, submitting } = useContractForm<Values, TeamDraft>({
+    initial: {
+      name: team.name,
+      level: team.level,
+      neededMarginSeconds: String(team.neededMarginSeconds),
+      ...typedOf(team.ruleset),
+    },
+    contract: async () => (await import('@bradyon/contract/teams')).teamDraftContract,
+    toSend: (values) => ({
+      id: team.id,
+      name: values.name,
+      level: values.level,
+      neededMarginSeconds: figure(values.neededMarginSeconds),
+      ruleset: {
+        name: values.rulesName,
+        sport: values.sport,
+        leadRule: values.leadRule,
+        ...Object.fromEntries(FIGURES.map(({ key }) => [key, figure(values[key] as string)])),
+        ...Object.fromEntries(FLAGS.map(({ key }) => [key, values[key]])),
+      },
+    }),
+    fieldOf: (path) => (path === 'ruleset.name' ? 'rulesName' : path.replace('ruleset.', '')),
+    send: async (draft) => {
+      await save.mutateAsync(draft);
+      notify('Rules saved');
+    },
+  });
+  const sport = form.watch('sport') as Ruleset['sport'];
+
+  const takePreset = (preset: PresetName): void => {
+    const rules = typedOf(PRESETS[preset]);
+    for (const [key, value] of Object.entries(rules)) form.setValue(key as keyof Values, value as never);
+    keepLevelFitting(PRESETS[preset].sport);
+  };
+  const keepLevelFitting = (newSport: Ruleset['sport']): void => {
+    const levels = levelsOf(newSport);
+    const [fallback] = levels.filter((level) => /hs/i.test(level));
+    if (!levels.includes(form.getValues('level')) && fallback) form.setValue('level', fallback);
+  };
+
+  return (
+    <>
+      <div className="page-head">
+        <h1>Team</h1>
+        <TeamTabs />
+      </div>
+      <Form noValidate className="rules card-box" onSubmit={(event) => void submit(event)}>
+        {!isOwner && <p className="quiet">Only the owner of the team can change these.</p>}
+        <fieldset disabled={!isOwner} className="rules-fields">
+          <Field label="Name of the team" error={errorOf('name')}>
+            {(field) => <Form.Control {...field} {...form.register('name')} />}
+          </Field>
+          <Field label="Level" error={errorOf('level')} hint={LEVELS[form.watch('level')].note}>
+            {(field) => (
+              <Form.Select {...field} {...form.register('level')}>
+                {levelsOf(sport).map((level) => (
+                  <option key={level} value={level}>
+                    {LEVELS[level].label}
+                  </option>
+                ))}
+              </Form.Select>
+            )}
+          </Field>
+          <Field
+            label="Margin a runner needs, s"
+            error={errorOf('neededMarginSeconds')}
+            hint="Go when the stopwatch sum leaves him this much."
+          >
+            {(field) => (
+              <Form.Control {...field} inputMode="decimal" {...form.register('neededMarginSeconds')} />
+            )}
+          </Field>
+          <hr />
+          <Field label="Start from" hint="Fills in everything below.">
+            {(field) => (
+              <Form.Select
+                {...field}
+                value=""
+                onChange={({ target }) => {
+                  takePreset(target.value as PresetName);
+                }}
+              >
+                <option value="" disabled>
+                  Choose a preset
+                </option>
+                {PRESET_NAMES.map((preset) => (
+                  <option key={preset} value={preset}>
+                    {PRESETS[preset].name}
+                  </option>
+                ))}
+              </Form.Select>
+            )}
+          </Field>
+          <Field label="Name of these rules" error={errorOf('ruleset.name')}>
+            {(field) => <Form.Control {...field} {...form.register('rulesName')} />}
+          </Field>
+          <Field label="Sport" error={errorOf('ruleset.sport')}>
+            {(field) => (
+              <Form.Select
+                {...field}
+                {...form.register('sport', {
+                  onChange: (event: { target: { value: Ruleset['sport'] } }) => {
+                    keepLevelFitting(event.target.value);
+                  },
+                })}
+              >
+                {SPORTS.map((each) => (
+                  <option key={each} value={each}>
+                    {each === 'baseball' ? 'Baseball' : 'Softball'}
+                  </option>
+                ))}
+              </Form.Select>
+            )}
+          </Field>
+          <Field label="A runner may leave" error={errorOf('ruleset.leadRule')}>
+            {(field) => (
+              <Form.Select {...field} {...form.register('leadRule')}>
+                {LEAD_RULES.map((rule) => (
+                  <option key={rule} value={rule}>
+                    {LEAD_RULE_OPTIONS[rule]}
+                  </option>
+                ))}
+              </Form.Select>
+            )}
+          </Field>
+          {FIGURES.map(({ key, label, unit, hint }) => (
+            <Field
+              key={key}
+              label={unit ? `${label}, ${unit}` : label}
+              hint={hint}
+              error={errorOf(`ruleset.${key}`)}
+            >
+              {(field) => <Form.Control {...field} inputMode="decimal" {...form.register(key)} />}
+            </Field>
+          ))}
+          <div className="rules-flags">
+            {FLAGS.map(({ key, label }) => (
+              <Form.Check key={key} id={key} label={label} {...form.register(key)} />
+            ))}
+          </div>
+        </fieldset>
+        <p className="rules-note">
+          These are starting points. Your league&rsquo;s own book decides, and on the field the umpire.
+        </p>
+        {failure && (
+          <p className="rules-failure" role="alert">
+            {failure}
+          </p>
+        )}
+        {isOwner && (
+          <Button type="submit" disabled={submitting}>
+            Save rules
+          </Button>
+        )}
+      </Form>
+    </>
+  );
+}

@@ -1,0 +1,174 @@
+import type { Team } from '@bradyon/contract/teams';
+import { describeLeadRule } from '@bradyon/core/rules';
+import { LEVELS } from '@bradyon/core/timing';
+import { ChevronDown, CloudOff, LogOut, Moon, Sun, Timer, Users, type LucideIcon } from 'lucide-react';
+import { useEffect, useSyncExternalStore } from 'react';
+import Dropdown from 'react-bootstrap/Dropdown';
+import { Link, NavLink, Outlet, useNavigate, useParams } from 'react-router';
+import { onlineManager } from '@tanstack/react-query';
+import { useOutbox } from '../../api/index.ts';
+import { Empty, Failure, Loading, Mark, useTheme } from '../../ui/index.ts';
+import { useAccount, useSignOut } from '../accounts/index.ts';
+import { StealIcon } from './StealIcon.tsx';
+import './TeamShell.scss';
+import { OpenTeam, useLastTeam, useTeams } from './useTeams.ts';
+
+const WORK: { to: string; text: string; Icon: LucideIcon | typeof StealIcon }[] = [
+  { to: 'timing', text: 'Time', Icon: Timer },
+  { to: 'steals', text: 'Steal', Icon: StealIcon },
+  { to: 'people', text: 'Team', Icon: Users },
+];
+
+/** The frame around a team's pages: where things stand on top, the work beside it. */
+export function TeamShell() {
+  const { teamId } = useParams();
+  const { data: teams, error, refetch } = useTeams();
+  const team = teams?.find(({ id }) => id === teamId);
+  useEffect(() => {
+    if (team) useLastTeam.setState({ teamId: team.id });
+  }, [team]);
+
+  if (!teams) {
+    return error ? <Failure error={error} retry={() => void refetch()} /> : <Loading what="your team" />;
+  }
+  if (!team) {
+    return (
+      <main className="shell-page">
+        <Empty title="There is no such team among yours.">
+          <p>Perhaps you were taken off its staff, or the address is for another account.</p>
+          <Link to="/" className="btn btn-primary">
+            Open one of your teams
+          </Link>
+        </Empty>
+      </main>
+    );
+  }
+  return (
+    <OpenTeam value={team}>
+      <div className="shell">
+        <Strip team={team} teams={teams} />
+        <nav className="rail" aria-label="Work">
+          {WORK.map(({ to, text, Icon }) => (
+            <NavLink key={to} to={`/teams/${team.id}/${to}`} className="rail-link">
+              <Icon size={24} aria-hidden="true" />
+              {text}
+            </NavLink>
+          ))}
+        </nav>
+        <main className="shell-page" key={team.id}>
+          <Outlet />
+        </main>
+      </div>
+    </OpenTeam>
+  );
+}
+
+function Strip({ team, teams }: { team: Team; teams: Team[] }) {
+  const { ruleset } = team;
+  return (
+    <header className="strip">
+      <Link to={`/teams/${team.id}/timing`} className="strip-mark" aria-label="Bradyon, to Time">
+        <Mark />
+      </Link>
+      <TeamSwitch team={team} teams={teams} />
+      <dl className="strip-tiles">
+        <div>
+          <dd>
+            {ruleset.baseDistanceFeet} / {ruleset.pitchingDistanceFeet}
+          </dd>
+          <dt>feet</dt>
+        </div>
+        <div>
+          <dd>{ruleset.innings}</dd>
+          <dt>innings</dt>
+        </div>
+        <div>
+          <dd>{LEVELS[team.level].label}</dd>
+          <dt>{describeLeadRule(ruleset.leadRule)}</dt>
+        </div>
+      </dl>
+      <SaveState />
+      <ThemeSwitch />
+      <AccountMenu />
+    </header>
+  );
+}
+
+function TeamSwitch({ team, teams }: { team: Team; teams: Team[] }) {
+  const navigate = useNavigate();
+  return (
+    <Dropdown className="strip-team">
+      <Dropdown.Toggle as="button" className="strip-button strip-team-button">
+        <span className="strip-name">
+          <strong>{team.name}</strong>
+          <span>{team.ruleset.name}</span>
+        </span>
+        <ChevronDown size={18} aria-hidden="true" />
+      </Dropdown.Toggle>
+      <Dropdown.Menu>
+        {teams.map(({ id, name }) => (
+          <Dropdown.Item key={id} active={id === team.id} onClick={() => void navigate(`/teams/${id}/timing`)}>
+            {name}
+          </Dropdown.Item>
+        ))}
+        <Dropdown.Divider />
+        <Dropdown.Item onClick={() => void navigate('/teams')}>Make or join a team</Dropdown.Item>
+      </Dropdown.Menu>
+    </Dropdown>
+  );
+}
+
+/** Whether everything tapped is with the server. */
+function SaveState() {
+  const waiting = useOutbox().length;
+  const isOnline = useSyncExternalStore(
+    (changed) => onlineManager.subscribe(changed),
+    () => onlineManager.isOnline(),
+  );
+  const times = waiting === 1 ? '1 to save' : `${String(waiting)} to save`;
+  return (
+    <p className="strip-saved" role="status">
+      {!isOnline && <CloudOff size={16} aria-hidden="true" />}
+      {isOnline ? (waiting === 0 ? 'All saved' : times) : waiting === 0 ? 'Offline' : `Offline, ${times}`}
+    </p>
+  );
+}
+
+function ThemeSwitch() {
+  const { isNight, toggle } = useTheme();
+  return (
+    <button
+      type="button"
+      className="strip-button"
+      aria-label={isNight ? 'Switch to day colours' : 'Switch to night colours'}
+      onClick={toggle}
+    >
+      {isNight ? <Sun size={20} aria-hidden="true" /> : <Moon size={20} aria-hidden="true" />}
+    </button>
+  );
+}
+
+function AccountMenu() {
+  const { account } = useAccount();
+  const { signOut, unsaved } = useSignOut();
+  const name = account?.name ?? '';
+  const initials = name
+    .split(/\s+/)
+    .map((word) => word.slice(0, 1))
+    .join('')
+    .slice(0, 2);
+  return (
+    <Dropdown align="end">
+      <Dropdown.Toggle as="button" className="strip-button strip-account" aria-label={`Account of ${name}`}>
+        {initials}
+      </Dropdown.Toggle>
+      <Dropdown.Menu>
+        <Dropdown.Header>{name}</Dropdown.Header>
+        {unsaved > 0 && <Dropdown.ItemText>Some times are not saved yet: wait before you leave.</Dropdown.ItemText>}
+        <Dropdown.Item disabled={unsaved > 0} onClick={() => void signOut()}>
+          <LogOut size={18} aria-hidden="true" /> Sign out
+        </Dropdown.Item>
+      </Dropdown.Menu>
+    </Dropdown>
+  );
+}

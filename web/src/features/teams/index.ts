@@ -1,0 +1,4 @@
+export { LastTeam } from './LastTeam.tsx';
+export { TeamShell } from './TeamShell.tsx';
+export { TeamTabs } from './TeamTabs.tsx';
+export { useSaveTeam, useTeam } from './useTeams.ts';

@@ -1,0 +1,100 @@
+import { ASIDE_REASONS, looksWrong, type AsideReason, type Reading } from '@bradyon/core/timing';
+import { RotateCcw, TriangleAlert } from 'lucide-react';
+import Dropdown from 'react-bootstrap/Dropdown';
+import { useSend } from '../../api/index.ts';
+import { longDate, notify, seconds, shortDate } from '../../ui/index.ts';
+import { useTeam } from '../teams/index.ts';
+import { titleOf } from './groups.ts';
+import './ReadingList.scss';
+
+/** Single times, each of which can be set aside with a reason and brought back. */
+export function ReadingList({
+  readings,
+  nameOf,
+}: {
+  readings: readonly Reading[];
+  /** Whose time it is, where the list holds several people's. */
+  nameOf?: (reading: Reading) => string;
+}) {
+  return (
+    <ul className="readings">
+      {readings.map((reading) => (
+        <ReadingRow key={reading.id} reading={reading} name={nameOf?.(reading)} />
+      ))}
+    </ul>
+  );
+}
+
+function ReadingRow({ reading, name }: { reading: Reading; name: string | undefined }) {
+  const { id: teamId, level } = useTeam();
+  const send = useSend();
+  const { id, asideReason, leadFeet, timedByName, takenAt } = reading;
+  const isAside = asideReason !== null;
+  const what = titleOf(reading);
+  const move = (reason: AsideReason | null): void => {
+    send({ teamId, write: 'aside', readingId: id, reason });
+  };
+  const setAside = (reason: AsideReason): void => {
+    move(reason);
+    notify(`${seconds(reading.seconds)} set aside: ${reason}`, () => {
+      move(null);
+    });
+  };
+  return (
+    <li className={isAside ? 'reading reading-aside' : 'reading'}>
+      <strong className="reading-seconds figure">{seconds(reading.seconds)}</strong>
+      <span className="reading-words">
+        <span>
+          {what}
+          {leadFeet === null ? '' : ` from ${String(leadFeet)} ft`}
+        </span>
+        <span className="quiet" title={longDate(takenAt)}>
+          {name ? `${name}, ` : ''}
+          {shortDate(takenAt)}, by {timedByName}
+        </span>
+        {isAside && <span className="reading-why">set aside: {asideReason}</span>}
+        {!isAside && looksWrong(reading, level) && (
+          <span className="reading-odd">
+            <TriangleAlert size={15} aria-hidden="true" /> Unusual at this level: keep it or set it aside
+          </span>
+        )}
+      </span>
+      {isAside ? (
+        <button
+          type="button"
+          className="reading-button"
+          aria-label={`Bring back ${what} ${seconds(reading.seconds)}`}
+          onClick={() => {
+            move(null);
+          }}
+        >
+          <RotateCcw size={17} aria-hidden="true" /> Bring back
+        </button>
+      ) : (
+        <Dropdown align="end">
+          <Dropdown.Toggle
+            as="button"
+            className="reading-button"
+            aria-label={`Set aside ${what} ${seconds(reading.seconds)}`}
+          >
+            Set aside
+          </Dropdown.Toggle>
+          <Dropdown.Menu>
+            <Dropdown.Header>Why does it not count?</Dropdown.Header>
+            {ASIDE_REASONS.map((reason) => (
+              <Dropdown.Item
+                key={reason}
+                as="button"
+                onClick={() => {
+                  setAside(reason);
+                }}
+              >
+                {reason.slice(0, 1).toUpperCase() + reason.slice(1)}
+              </Dropdown.Item>
+            ))}
+          </Dropdown.Menu>
+        </Dropdown>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,97 @@
+import { expectedMark } from '@bradyon/core/timing';
+import { useEffect, useRef } from 'react';
+import type { WatchInHand } from './useWatch.ts';
+import './WatchFace.scss';
+import { KIND_WORDS } from './words.ts';
+
+/**
+ * One tap area for the whole chain. The time of a tap is the input event's own stamp: when the
+ * finger came down, however busy the page is.
+ */
+export function WatchFace({ hand, about }: { hand: WatchInHand; about: string }) {
+  const { plan, watch, splits, notice } = hand;
+  const next = expectedMark(watch);
+  const running = watch.tapsMs.length > 0 && !watch.ended;
+  const lastSplit = splits.at(-1);
+  const total = splits.reduce((sum, { seconds }) => sum + seconds, 0);
+  const isWhole = watch.ended && splits.length > 1;
+  return (
+    <div className="watch">
+      <button
+        type="button"
+        className="watch-face"
+        aria-label={`Tap at: ${plan.marks[next] ?? ''}`}
+        // pointerdown, not click: a click is stamped when the finger leaves.
+        onPointerDown={(event) => {
+          if (event.isPrimary && event.button === 0) hand.tap(event.nativeEvent.timeStamp);
+        }}
+      >
+        <span className="watch-about">{about}</span>
+        <span className="watch-figure figure">
+          {running && !lastSplit ? (
+            <RunningClock fromMs={watch.tapsMs[0] ?? 0} />
+          ) : (
+            (isWhole ? total : (lastSplit?.seconds ?? 0)).toFixed(2)
+          )}
+        </span>
+        <span className="watch-words">{notice ?? wordsFor(hand, next, isWhole)}</span>
+        <span className="watch-marks">
+          {plan.marks.map((mark, index) => (
+            <span
+              key={mark}
+              className={index === next ? 'watch-mark watch-mark-next' : 'watch-mark'}
+              data-mark={mark}
+            >
+              <span>{index === 0 ? mark : KIND_WORDS[plan.kinds[index - 1] ?? 'delivery'].short}</span>
+              <strong className="figure">{markFigure(hand, index, next)}</strong>
+            </span>
+          ))}
+        </span>
+      </button>
+      <p className="visually-hidden" role="status">
+        {splits.map(({ kind, seconds }) => `${KIND_WORDS[kind].name} ${seconds.toFixed(2)} seconds. `).join('')}
+        {notice}
+      </p>
+    </div>
+  );
+}
+
+function wordsFor({ plan, watch, splits }: WatchInHand, next: number, isWhole: boolean): string {
+  if (isWhole) return 'is what the runner has to beat';
+  if (watch.ended && splits[0]) return `${KIND_WORDS[splits[0].kind].name}. Tap at the next ${plan.marks[0] ?? ''}`;
+  if (watch.tapsMs.length === 0) return `Tap at the ${plan.marks[0] ?? ''}`;
+  const last = plan.marks[next - 1] ?? '';
+  const isLastMark = next === plan.marks.length - 1;
+  const orWait = isLastMark && plan.marks.length > 2 ? ', or wait for the next pitch' : '';
+  return `${capital(last)}. Tap at the ${plan.marks[next] ?? ''}${orWait}`;
+}
+
+function markFigure({ watch, splits }: WatchInHand, index: number, next: number): string {
+  if (index === 0) return watch.tapsMs.length > 0 ? '0.00' : 'tap';
+  const split = splits[index - 1];
+  if (split) return split.seconds.toFixed(2);
+  return index === next ? 'tap' : '–';
+}
+
+function capital(text: string): string {
+  return text.slice(0, 1).toUpperCase() + text.slice(1);
+}
+
+/** Shows time passing; written straight into the page, so that nothing else is drawn again for it. */
+function RunningClock({ fromMs }: { fromMs: number }) {
+  const ref = useRef<HTMLSpanElement>(null);
+  useEffect(() => {
+    const still = matchMedia('(prefers-reduced-motion: reduce)').matches;
+    let frame = 0;
+    const draw = (): void => {
+      const seconds = Math.max(0, performance.now() - fromMs) / 1000;
+      if (ref.current) ref.current.textContent = still ? '–.––' : seconds.toFixed(2);
+      if (!still) frame = requestAnimationFrame(draw);
+    };
+    draw();
+    return () => {
+      cancelAnimationFrame(frame);
+    };
+  }, [fromMs]);
+  return <span ref={ref} aria-hidden="true" />;
+}

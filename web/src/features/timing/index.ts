@@ -1,0 +1,1 @@
+export { useReadings } from './useReadings.ts';

@@ -1,0 +1,51 @@
+import type { ReadingId } from '@bradyon/core/units';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { endChain, expire, settle, takeWatch, tap, undo, useWatchStore } from './watchStore.ts';
+
+const delivery = { id: 'delivery' as ReadingId };
+const pop = { id: 'pop' as ReadingId };
+
+beforeEach(() => {
+  takeWatch('steal');
+  takeWatch('battery');
+});
+
+describe('the watch in hand', () => {
+  it('gives back, tap by tap, the readings that an undo has to set aside', () => {
+    tap(1000);
+    tap(2400);
+    settle(0, delivery);
+    tap(4500);
+    settle(1, pop);
+    expect(undo()).toBe('pop');
+    expect(undo()).toBe('delivery');
+    expect(undo()).toBeNull();
+    expect(useWatchStore.getState()).toMatchObject({ watch: { tapsMs: [] }, fates: [] });
+  });
+
+  it('forgets what became of the last chain when a new one starts', () => {
+    tap(1000);
+    tap(2400);
+    settle(0, delivery);
+    endChain();
+    expect(useWatchStore.getState().fates).toEqual([delivery]);
+    tap(20_000);
+    expect(useWatchStore.getState().fates).toEqual([]);
+  });
+
+  it('keeps the delivery when no throw came', () => {
+    tap(1000);
+    tap(2400);
+    settle(0, delivery);
+    expire(7000);
+    expect(useWatchStore.getState()).toMatchObject({ watch: { ended: true }, fates: [delivery] });
+  });
+
+  it('starts over when another watch is taken in hand, not when it is the same', () => {
+    tap(1000);
+    takeWatch('battery');
+    expect(useWatchStore.getState().watch.tapsMs).toEqual([1000]);
+    takeWatch('homeToFirst');
+    expect(useWatchStore.getState().watch.tapsMs).toEqual([]);
+  });
+});

@@ -1,0 +1,68 @@
+import {
+  READY,
+  WATCH_PLANS,
+  endWatch,
+  expireWatch,
+  splitsOf,
+  tapWatch,
+  undoTap,
+  type Watch,
+  type WatchPlanName,
+} from '@bradyon/core/timing';
+import type { ReadingId } from '@bradyon/core/units';
+import { create } from 'zustand';
+
+/** What became of a split: saved under an id, or refused with the reason; undefined: not yet. */
+export type Fate = { id: ReadingId } | { refused: string };
+
+interface WatchState {
+  planName: WatchPlanName;
+  watch: Watch;
+  fates: readonly (Fate | undefined)[];
+}
+
+/** The watch in the coach's hand. One for the whole application: leaving the page does not stop it. */
+export const useWatchStore = create<WatchState>(() => ({ planName: 'battery', watch: READY, fates: [] }));
+
+function change(next: (state: WatchState) => Watch): void {
+  useWatchStore.setState((state) => {
+    const watch = next(state);
+    // Splits that are gone take their fates with them.
+    const count = splitsOf(watch, WATCH_PLANS[state.planName]).length;
+    return { watch, fates: state.fates.slice(0, count) };
+  });
+}
+
+/** Takes another watch in hand; a chain of the one before is dropped. */
+export function takeWatch(planName: WatchPlanName): void {
+  if (useWatchStore.getState().planName !== planName) {
+    useWatchStore.setState({ planName, watch: READY, fates: [] });
+  }
+}
+
+/** @param atMs the input event's own time stamp */
+export function tap(atMs: number): void {
+  change(({ watch, planName }) => tapWatch(watch, WATCH_PLANS[planName], atMs));
+}
+
+export function endChain(): void {
+  change(({ watch }) => endWatch(watch));
+}
+
+export function expire(nowMs: number): void {
+  change(({ watch, planName }) => expireWatch(watch, WATCH_PLANS[planName], nowMs));
+}
+
+/** Takes back the last tap. @returns the reading that it had made, to be set aside */
+export function undo(): ReadingId | null {
+  const { watch, planName, fates } = useWatchStore.getState();
+  const lastSplit = splitsOf(watch, WATCH_PLANS[planName]).length - 1;
+  const fate = fates[lastSplit];
+  change(() => undoTap(watch));
+  return fate && 'id' in fate ? fate.id : null;
+}
+
+/** Notes what became of a split. */
+export function settle(index: number, fate: Fate): void {
+  useWatchStore.setState(({ fates }) => ({ fates: Object.assign([...fates], { [index]: fate }) }));
+}

@@ -1,0 +1,73 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { RequireAccount } from './features/accounts/index.ts';
+import { LastTeam, TeamShell } from './features/teams/index.ts';
+import { Loading } from './ui/index.ts';
+
+/** Each screen is fetched when it is first opened; only the frame around it comes at once. */
+export const routes = createBrowserRouter([
+  {
+    HydrateFallback: () => <Loading what="Bradyon" />,
+    children: [
+      {
+        path: '/sign-in',
+        lazy: async () => ({ Component: (await import('./features/accounts/SignInPage.tsx')).SignInPage }),
+      },
+      {
+        path: '/sign-up',
+        lazy: async () => ({ Component: (await import('./features/accounts/SignUpPage.tsx')).SignUpPage }),
+      },
+      {
+        Component: RequireAccount,
+        children: [
+          { path: '/', Component: LastTeam },
+          {
+            path: '/teams',
+            lazy: async () => ({
+              Component: (await import('./features/teams/FirstTeamPage.tsx')).FirstTeamPage,
+            }),
+          },
+          {
+            path: '/teams/:teamId',
+            Component: TeamShell,
+            children: [
+              { index: true, element: <Navigate to="timing" replace /> },
+              {
+                path: 'timing',
+                lazy: async () => ({ Component: (await import('./features/timing/TimePage.tsx')).TimePage }),
+              },
+              {
+                path: 'timing/:personId',
+                lazy: async () => ({
+                  Component: (await import('./features/timing/PersonTimesPage.tsx')).PersonTimesPage,
+                }),
+              },
+              {
+                path: 'steals',
+                lazy: async () => ({ Component: (await import('./features/steals/StealPage.tsx')).StealPage }),
+              },
+              {
+                path: 'people',
+                lazy: async () => {
+                  const [{ RosterPage }, { KeyTime }] = await Promise.all([
+                    import('./features/people/RosterPage.tsx'),
+                    import('./features/timing/KeyTime.tsx'),
+                  ]);
+                  return { element: <RosterPage KeyTime={KeyTime} /> };
+                },
+              },
+              {
+                path: 'rules',
+                lazy: async () => ({ Component: (await import('./features/teams/RulesPage.tsx')).RulesPage }),
+              },
+              {
+                path: 'staff',
+                lazy: async () => ({ Component: (await import('./features/teams/StaffPage.tsx')).StaffPage }),
+              },
+            ],
+          },
+        ],
+      },
+      { path: '*', element: <Navigate to="/" replace /> },
+    ],
+  },
+]);

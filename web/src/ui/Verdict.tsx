@@ -1,0 +1,44 @@
+import type { Verdict } from '@bradyon/core/steals';
+import { ChevronsRight, CircleHelp, Minus, type LucideIcon } from 'lucide-react';
+import type { ReactNode } from 'react';
+import './Verdict.scss';
+
+export const VERDICT_WORDS: Record<Verdict, string> = {
+  go: 'Go',
+  close: 'Close',
+  stay: 'Stay',
+  untimed: "Can't tell yet",
+};
+
+const ICONS: Partial<Record<Verdict, LucideIcon>> = {
+  go: ChevronsRight,
+  stay: Minus,
+  untimed: CircleHelp,
+};
+
+/** The verdict as a word and a mark, never by colour alone. */
+export function VerdictBadge({ verdict }: { verdict: Verdict }) {
+  const Icon = ICONS[verdict];
+  const mark: ReactNode = Icon ? <Icon aria-hidden="true" strokeWidth={3} /> : <Tilde />;
+  return (
+    <div className={`verdict verdict-${verdict}`}>
+      {mark}
+      <span>{VERDICT_WORDS[verdict]}</span>
+    </div>
+  );
+}
+
+/** The icon set has no tilde; drawn to its grid. */
+function Tilde() {
+  return (
+    <svg width="24" height="24" viewBox="0 0 24 24" aria-hidden="true">
+      <path
+        d="M3.5 14.5c2-5 5.5-5 8.5-2.5s6.5 2.5 8.5-2.5"
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="3"
+        strokeLinecap="round"
+      />
+    </svg>
+  );
+}
