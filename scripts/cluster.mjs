@@ -1,6 +1,14 @@
 import { spawnSync } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
-import { chownSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chownSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
@@ -21,7 +29,11 @@ export function stateFolder() {
   if (process.env.BRADYON_STATE) return path.resolve(process.env.BRADYON_STATE);
   return isRoot
     ? path.join('/var/lib/bradyon', name)
-    : path.join(process.env.XDG_STATE_HOME ?? path.join(os.homedir(), '.local/state'), 'bradyon', name);
+    : path.join(
+        process.env.XDG_STATE_HOME ?? path.join(os.homedir(), '.local/state'),
+        'bradyon',
+        name,
+      );
 }
 
 /** Starts the lasting cluster, making it the first time. */
@@ -107,8 +119,10 @@ function initialise(bin, data, adminPassword) {
   try {
     asPostgres(
       `${bin}/initdb`,
-      ['-D', data, '-U', 'bradyon_admin', '--pwfile', passwordFile, '--auth=scram-sha-256']
-        .concat(['--encoding=UTF8', '--locale=C.UTF-8']),
+      ['-D', data, '-U', 'bradyon_admin', '--pwfile', passwordFile, '--auth=scram-sha-256'].concat([
+        '--encoding=UTF8',
+        '--locale=C.UTF-8',
+      ]),
       { advice: `If this folder is not writable, name another one in BRADYON_STATE: ${data}` },
     );
   } finally {
@@ -155,7 +169,9 @@ function wrapped(file, args) {
 }
 
 function postgresUser() {
-  const line = readFileSync('/etc/passwd', 'utf8').split('\n').find((row) => row.startsWith('postgres:'));
+  const line = readFileSync('/etc/passwd', 'utf8')
+    .split('\n')
+    .find((row) => row.startsWith('postgres:'));
   if (!line) throw new Advice("There is no postgres user. Install Debian's postgresql package.");
   const [, , uid, gid] = line.split(':');
   return { uid: Number(uid), gid: Number(gid) };

@@ -56,9 +56,10 @@ function done(name, state) {
 
 function hashOf(inputs) {
   const hash = createHash('sha256');
-  for (const input of inputs) for (const file of filesIn(path.join(root, input))) {
-    hash.update(path.relative(root, file)).update(readFileSync(file));
-  }
+  for (const input of inputs)
+    for (const file of filesIn(path.join(root, input))) {
+      hash.update(path.relative(root, file)).update(readFileSync(file));
+    }
   return hash.digest('hex');
 }
 

@@ -21,13 +21,16 @@ export function findPostgres() {
   const versions = existsSync(root) ? readdirSync(root).map(Number).filter(Number.isFinite) : [];
   const folders = versions.sort((a, b) => b - a).map((version) => `${root}/${version}/bin`);
   const onPath = (process.env.PATH ?? '').split(':');
-  const hasAll = (folder) => ['initdb', 'pg_ctl', 'postgres'].every((file) => existsSync(`${folder}/${file}`));
+  const hasAll = (folder) =>
+    ['initdb', 'pg_ctl', 'postgres'].every((file) => existsSync(`${folder}/${file}`));
   return [...folders, ...onPath].find(hasAll) ?? null;
 }
 
 /** Debian's Chromium, or null. */
 export function findChromium() {
-  return ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((file) => existsSync(file)) ?? null;
+  return (
+    ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((file) => existsSync(file)) ?? null
+  );
 }
 
 /** PostgreSQL's programs, installed from Debian's packages when missing. */
@@ -52,7 +55,8 @@ export function ensurePostgres() {
     else command('sudo', ['rm', '-f', file]);
   }
   const installed = findPostgres();
-  if (!installed) throw new Advice('PostgreSQL was installed but its programs are not in /usr/lib/postgresql.');
+  if (!installed)
+    throw new Advice('PostgreSQL was installed but its programs are not in /usr/lib/postgresql.');
   return installed;
 }
 

@@ -7,7 +7,7 @@ export default defineConfig({
     target: 'node20',
     outDir: 'dist',
     emptyOutDir: true,
-    rollupOptions: { input: { main: 'src/main.ts', setup: 'src/setup.ts' } },
+    rolldownOptions: { input: { main: 'src/main.ts', setup: 'src/setup.ts' } },
   },
   ssr: { noExternal: [/^@bradyon\//] },
 });

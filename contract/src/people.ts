@@ -1,12 +1,16 @@
-import {
-  HANDS,
-  POSITIONS,
-  SIDES_OF_PLATE,
-  type Opponent,
-  type Person,
-} from '@bradyon/core/people';
+import { HANDS, POSITIONS, SIDES_OF_PLATE, type Opponent, type Person } from '@bradyon/core/people';
 import type { OpponentId, PersonId } from '@bradyon/core/units';
-import { contract, flag, id, listContract, listOf, nullable, oneOf, required, text } from './rule.ts';
+import {
+  contract,
+  flag,
+  id,
+  listContract,
+  listOf,
+  nullable,
+  oneOf,
+  required,
+  text,
+} from './rule.ts';
 
 export const personContract = contract<Person>({
   id: required(id<PersonId>()),

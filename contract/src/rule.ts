@@ -113,13 +113,11 @@ export function contract<T extends object>(
       field.schema,
     ]),
   );
-  const schema = Joi.object(schemas)
-    .required()
-    .messages({
-      'object.unknown': 'Leave this out: {#label} is not known here.',
-      'any.required': 'Send a JSON object.',
-      'object.base': 'Send a JSON object.',
-    });
+  const schema = Joi.object(schemas).required().messages({
+    'object.unknown': 'Leave this out: {#label} is not known here.',
+    'any.required': 'Send a JSON object.',
+    'object.base': 'Send a JSON object.',
+  });
   return {
     schema,
     check(value) {
@@ -144,9 +142,12 @@ export function listContract<T>(rule: Rule<T>): Contract<T[]> {
   return {
     schema,
     check(value) {
-      const { error, value: fits } = schema.validate(value, { abortEarly: false });
-      if (!error) return { ok: true, value: fits as T[] };
-      const errors = error.details.map(({ path, message }) => ({ path: path.join('.'), message }));
+      const result = schema.validate(value, { abortEarly: false });
+      if (!result.error) return { ok: true, value: result.value as T[] };
+      const errors = result.error.details.map(({ path, message }) => ({
+        path: path.join('.'),
+        message,
+      }));
       return { ok: false, errors };
     },
   };

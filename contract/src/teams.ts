@@ -56,60 +56,57 @@ export interface Join {
   code: string;
 }
 
-const rulesetContract = contract<Ruleset>(
-  {
-    name: required(text('Name these rules, up to 80 letters.', { max: 80 })),
-    sport: required(oneOf(SPORTS, 'Choose baseball or softball.')),
-    baseDistanceFeet: required(
-      number('Enter the distance between bases, 30 to 120 ft.', { min: 30, max: 120 }),
+const rulesetContract = contract<Ruleset>({
+  name: required(text('Name these rules, up to 80 letters.', { max: 80 })),
+  sport: required(oneOf(SPORTS, 'Choose baseball or softball.')),
+  baseDistanceFeet: required(
+    number('Enter the distance between bases, 30 to 120 ft.', { min: 30, max: 120 }),
+  ),
+  pitchingDistanceFeet: required(
+    number('Enter the pitching distance, 20 to 70 ft.', { min: 20, max: 70 }),
+  ),
+  innings: required(
+    number('Enter the innings of a full game, 1 to 12.', { min: 1, max: 12, whole: true }),
+  ),
+  leadRule: required(oneOf(LEAD_RULES, 'Choose when a runner may leave.')),
+  stealAllowed: required(flag('Say whether stealing is allowed.')),
+  buntAllowed: required(flag('Say whether bunting is allowed.')),
+  headFirstAllowed: required(flag('Say whether head-first slides are allowed.')),
+  devicesAllowed: required(flag('Say whether devices are allowed in the box.')),
+  runRuleRuns: required(
+    nullable(
+      number('Enter a lead of 1 to 30 runs, or leave it empty.', { min: 1, max: 30, whole: true }),
     ),
-    pitchingDistanceFeet: required(
-      number('Enter the pitching distance, 20 to 70 ft.', { min: 20, max: 70 }),
+  ),
+  runRuleAfterInning: required(
+    nullable(
+      number('Enter an inning from 1 to 12, or leave it empty.', { min: 1, max: 12, whole: true }),
     ),
-    innings: required(
-      number('Enter the innings of a full game, 1 to 12.', { min: 1, max: 12, whole: true }),
+  ),
+  tieBreakerFromInning: required(
+    nullable(
+      number('Enter an inning from 1 to 20, or leave it empty.', { min: 1, max: 20, whole: true }),
     ),
-    leadRule: required(oneOf(LEAD_RULES, 'Choose when a runner may leave.')),
-    stealAllowed: required(flag('Say whether stealing is allowed.')),
-    buntAllowed: required(flag('Say whether bunting is allowed.')),
-    headFirstAllowed: required(flag('Say whether head-first slides are allowed.')),
-    devicesAllowed: required(flag('Say whether devices are allowed in the box.')),
-    runRuleRuns: required(
-      nullable(
-        number('Enter a lead of 1 to 30 runs, or leave it empty.', { min: 1, max: 30, whole: true }),
-      ),
-    ),
-    runRuleAfterInning: required(
-      nullable(
-        number('Enter an inning from 1 to 12, or leave it empty.', { min: 1, max: 12, whole: true }),
-      ),
-    ),
-    tieBreakerFromInning: required(
-      nullable(
-        number('Enter an inning from 1 to 20, or leave it empty.', { min: 1, max: 20, whole: true }),
-      ),
-    ),
-    pickLimit: required(
-      nullable(
-        number('Enter 1 to 9 throws, or leave it empty.', { min: 1, max: 9, whole: true }),
-      ),
-    ),
-  },
-);
+  ),
+  pickLimit: required(
+    nullable(number('Enter 1 to 9 throws, or leave it empty.', { min: 1, max: 9, whole: true })),
+  ),
+});
 
 const draftFields = {
   id: required(id<TeamId>()),
   name: required(text("Enter the team's name, up to 80 letters.", { max: 80 })),
   level: required(oneOf(LEVEL_NAMES, 'Choose the level you play at.')),
   ruleset: required(rulesetContract),
-  neededMarginSeconds: required(
-    number('Enter a margin from 0 to .5 s.', { min: 0, max: 0.5 }),
-  ),
+  neededMarginSeconds: required(number('Enter a margin from 0 to .5 s.', { min: 0, max: 0.5 })),
 };
 
 export const teamDraftContract = contract<TeamDraft>(draftFields, ({ level, ruleset }) => {
   if (LEVELS[level].sport !== ruleset.sport) {
-    return { path: 'level', message: `Choose a ${ruleset.sport} level for ${ruleset.sport} rules.` };
+    return {
+      path: 'level',
+      message: `Choose a ${ruleset.sport} level for ${ruleset.sport} rules.`,
+    };
   }
   if ((ruleset.runRuleRuns === null) !== (ruleset.runRuleAfterInning === null)) {
     const path = ruleset.runRuleRuns === null ? 'runRuleRuns' : 'runRuleAfterInning';

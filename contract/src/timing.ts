@@ -9,7 +9,17 @@ import {
   type ReadingDraft,
 } from '@bradyon/core/timing';
 import { TARGET_BASES, type AccountId, type PersonId, type ReadingId } from '@bradyon/core/units';
-import { contract, id, instant, listContract, nullable, number, oneOf, required, text } from './rule.ts';
+import {
+  contract,
+  id,
+  instant,
+  listContract,
+  nullable,
+  number,
+  oneOf,
+  required,
+  text,
+} from './rule.ts';
 
 const draftFields = {
   id: required(id<ReadingId>()),

@@ -32,9 +32,10 @@ describe('signing up', () => {
 
   it('says what to do about an e-mail address that has an account, whatever its case', async () => {
     const coach = await api.coach('Twice');
-    const again = await api
-      .client()
-      .call('POST', '/api/accounts', { ...aCoach('Twice'), email: coach.account.email.toUpperCase() });
+    const again = await api.client().call('POST', '/api/accounts', {
+      ...aCoach('Twice'),
+      email: coach.account.email.toUpperCase(),
+    });
     expect(again.status).toBe(409);
     expect(again.problem.errors).toEqual([
       { path: 'email', message: expect.stringContaining('Sign in instead') as string },
@@ -42,9 +43,12 @@ describe('signing up', () => {
   });
 
   it('names every field that does not fit', async () => {
-    const answer = await api
-      .client()
-      .call('POST', '/api/accounts', { ...aCoach('A'), email: 'nobody', password: 'short', role: 1 });
+    const answer = await api.client().call('POST', '/api/accounts', {
+      ...aCoach('A'),
+      email: 'nobody',
+      password: 'short',
+      role: 1,
+    });
     expect(answer.status).toBe(422);
     expect(answer.headers.get('content-type')).toContain('application/problem+json');
     expect(answer.problem.errors.map(({ path }) => path).toSorted()).toEqual([
@@ -81,7 +85,9 @@ describe('signing in and out', () => {
     const account = aCoach('Guessed');
     await api.client().call('POST', '/api/accounts', account);
     const guess = () =>
-      api.client().call('POST', '/api/accounts/session', { email: account.email, password: 'guess' });
+      api
+        .client()
+        .call('POST', '/api/accounts/session', { email: account.email, password: 'guess' });
     for (let tries = 0; tries < 10; tries += 1) expect((await guess()).status).toBe(401);
     const stopped = await guess();
     expect(stopped.status).toBe(429);

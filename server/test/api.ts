@@ -103,7 +103,8 @@ function makeClient(url: string): Client {
       const set = response.headers.get('set-cookie');
       if (set) own.cookie = set.split(';')[0] ?? null;
       const text = await response.text();
-      const parsed: unknown = text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : text;
+      const parsed: unknown =
+        text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : text;
       return {
         status: response.status,
         body: parsed as T,

@@ -60,7 +60,9 @@ describe('the demo world', () => {
       const catchers = theirs.filter(({ positions }) => positions.includes('C'));
       for (const runner of people.filter(({ opponentId }) => opponentId === null)) {
         for (const pitcher of pitchers) {
-          for (const catcher of catchers.filter(({ opponentId }) => opponentId === pitcher.opponentId)) {
+          for (const catcher of catchers.filter(
+            ({ opponentId }) => opponentId === pitcher.opponentId,
+          )) {
             const times = stealTimes({
               ruleset: team.ruleset,
               level: team.level,

@@ -9,7 +9,16 @@ import { peopleRoutes } from '../src/features/people/index.ts';
 import { teamRoutes } from '../src/features/teams/index.ts';
 import { timingRoutes } from '../src/features/timing/index.ts';
 import { makeReply } from '../src/http/exchange.ts';
-import { aCoach, aDelivery, aPerson, aSeason, aTeam, anOpponent, startApi, type Api } from './api.ts';
+import {
+  aCoach,
+  aDelivery,
+  aPerson,
+  aSeason,
+  aTeam,
+  anOpponent,
+  startApi,
+  type Api,
+} from './api.ts';
 
 type Season = Awaited<ReturnType<typeof aSeason>>;
 
@@ -32,7 +41,12 @@ const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown) | null
   'POST /api/teams/:teamId/readings': ({ pitcher }) => aDelivery(pitcher.id),
   'PUT /api/teams/:teamId/readings/:id/aside': () => ({ reason: 'wrong tap' }),
 };
-const ACCOUNT_ROUTES = ['GET /api/accounts/me', 'GET /api/teams', 'POST /api/teams', 'POST /api/teams/join'];
+const ACCOUNT_ROUTES = [
+  'GET /api/accounts/me',
+  'GET /api/teams',
+  'POST /api/teams',
+  'POST /api/teams/join',
+];
 const OPEN_ROUTES = [
   'GET /api/accounts/welcome',
   'POST /api/accounts',
@@ -83,7 +97,12 @@ function addressOf(route: string, teamId: string): [method: string, path: string
 describe('the table of routes', () => {
   it('holds every route there is', () => {
     const config = configFrom({ DATABASE_URL: 'x', SESSION_SECRET: 'x', WEB_ROOT: 'x' });
-    const deps = { pool: api.app, config, logger: pino({ level: 'silent' }), reply: makeReply(true) };
+    const deps = {
+      pool: api.app,
+      config,
+      logger: pino({ level: 'silent' }),
+      reply: makeReply(true),
+    };
     const routers: [string, Router][] = [
       ['/api/accounts', accountRoutes(deps)],
       ['/api/teams', teamRoutes(deps)],
@@ -113,10 +132,7 @@ describe.each([...Object.keys(TEAM_ROUTES), ...ACCOUNT_ROUTES])('%s', (route) =>
 describe.each(Object.entries(TEAM_ROUTES))('%s', (route, makeBody) => {
   it('does not know another team', async () => {
     const { coach } = await aSeason(api);
-    const answer = await coach.call(
-      ...addressOf(route, theirs.team.id),
-      makeBody?.(theirs, ids),
-    );
+    const answer = await coach.call(...addressOf(route, theirs.team.id), makeBody?.(theirs, ids));
     expect(answer.status).toBe(404);
   });
 
@@ -144,8 +160,16 @@ describe.each(Object.entries(TEAM_ROUTES))('%s', (route, makeBody) => {
       '{}',
       JSON.stringify({ ...(makeBody(theirs, ids) as object), surprise: 1 }),
       JSON.stringify({ id: 7, name: { deep: true }, seconds: 'quick', reason: 3 }),
-      JSON.stringify({ ...(makeBody(theirs, ids) as object), name: 'null \u0000 byte', reason: '\u0000' }),
-      JSON.stringify({ ...(makeBody(theirs, ids) as object), takenAt: '-099999-01-01T00:00:00Z', x: 1 }),
+      JSON.stringify({
+        ...(makeBody(theirs, ids) as object),
+        name: 'null \u0000 byte',
+        reason: '\u0000',
+      }),
+      JSON.stringify({
+        ...(makeBody(theirs, ids) as object),
+        takenAt: '-099999-01-01T00:00:00Z',
+        x: 1,
+      }),
       `{"name": "${'x'.repeat(120_000)}"}`,
     ];
     for (const body of nonsense) {
@@ -179,17 +203,20 @@ describe("another team's rows", () => {
   };
   const own = (table: string) => `select count(*) as n from ${table}`;
 
-  it.each(TABLES)('are invisible in %s by raw SQL, with no scope and in the scope of another', async (table) => {
-    expect((await api.app.query<{ n: number }>(own(table))).rows[0]?.n).toBe(0);
-    const stranger = await aSeason(api);
-    const count = async (teamId: string) =>
-      (await scoped(stranger.coach.account.id, teamId, own(table)))[0]?.n ?? -1;
-    // Somebody who is no member enters no team: he sees himself, and what he belongs to, at the most.
-    const outside = await count(theirs.team.id);
-    expect(outside).toBe({ accounts: 1, teams: 1, memberships: 1 }[table] ?? 0);
-    const inside = await count(stranger.team.id);
-    expect(inside).toBe({ invites: 0, readings: 0 }[table] ?? 1);
-  });
+  it.each(TABLES)(
+    'are invisible in %s by raw SQL, with no scope and in the scope of another',
+    async (table) => {
+      expect((await api.app.query<{ n: number }>(own(table))).rows[0]?.n).toBe(0);
+      const stranger = await aSeason(api);
+      const count = async (teamId: string) =>
+        (await scoped(stranger.coach.account.id, teamId, own(table)))[0]?.n ?? -1;
+      // Somebody who is no member enters no team: he sees himself, and what he belongs to, at the most.
+      const outside = await count(theirs.team.id);
+      expect(outside).toBe({ accounts: 1, teams: 1, memberships: 1 }[table] ?? 0);
+      const inside = await count(stranger.team.id);
+      expect(inside).toBe({ invites: 0, readings: 0 }[table] ?? 1);
+    },
+  );
 
   it('cannot be written by raw SQL from the scope of another', async () => {
     const stranger = await aSeason(api);

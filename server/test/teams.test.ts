@@ -75,7 +75,9 @@ describe('the staff', () => {
     const { role: _, ...draft } = team;
     expect((await assistant.call('GET', `${base}/people`)).status).toBe(200);
     expect((await assistant.call('PUT', base, draft)).status).toBe(403);
-    expect((await assistant.call('POST', `${base}/invites`, { id: randomUUID() })).status).toBe(403);
+    expect((await assistant.call('POST', `${base}/invites`, { id: randomUUID() })).status).toBe(
+      403,
+    );
     expect((await assistant.call('GET', `${base}/invites`)).status).toBe(403);
   });
 

@@ -60,6 +60,8 @@ describe('readings', () => {
     const { coach, base, pitcher } = await aSeason(api);
     const pop = aDelivery(pitcher.id, { kind: 'pop', seconds: 2.1 });
     const answer = await coach.call('POST', `${base}/readings`, pop);
-    expect(answer.problem.errors).toEqual([{ path: 'style', message: 'Only a delivery has a style.' }]);
+    expect(answer.problem.errors).toEqual([
+      { path: 'style', message: 'Only a delivery has a style.' },
+    ]);
   });
 });

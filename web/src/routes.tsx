@@ -10,11 +10,15 @@ export const routes = createBrowserRouter([
     children: [
       {
         path: '/sign-in',
-        lazy: async () => ({ Component: (await import('./features/accounts/SignInPage.tsx')).SignInPage }),
+        lazy: async () => ({
+          Component: (await import('./features/accounts/SignInPage.tsx')).SignInPage,
+        }),
       },
       {
         path: '/sign-up',
-        lazy: async () => ({ Component: (await import('./features/accounts/SignUpPage.tsx')).SignUpPage }),
+        lazy: async () => ({
+          Component: (await import('./features/accounts/SignUpPage.tsx')).SignUpPage,
+        }),
       },
       {
         Component: RequireAccount,
@@ -33,17 +37,22 @@ export const routes = createBrowserRouter([
               { index: true, element: <Navigate to="timing" replace /> },
               {
                 path: 'timing',
-                lazy: async () => ({ Component: (await import('./features/timing/TimePage.tsx')).TimePage }),
+                lazy: async () => ({
+                  Component: (await import('./features/timing/TimePage.tsx')).TimePage,
+                }),
               },
               {
                 path: 'timing/:personId',
                 lazy: async () => ({
-                  Component: (await import('./features/timing/PersonTimesPage.tsx')).PersonTimesPage,
+                  Component: (await import('./features/timing/PersonTimesPage.tsx'))
+                    .PersonTimesPage,
                 }),
               },
               {
                 path: 'steals',
-                lazy: async () => ({ Component: (await import('./features/steals/StealPage.tsx')).StealPage }),
+                lazy: async () => ({
+                  Component: (await import('./features/steals/StealPage.tsx')).StealPage,
+                }),
               },
               {
                 path: 'people',
@@ -57,11 +66,15 @@ export const routes = createBrowserRouter([
               },
               {
                 path: 'rules',
-                lazy: async () => ({ Component: (await import('./features/teams/RulesPage.tsx')).RulesPage }),
+                lazy: async () => ({
+                  Component: (await import('./features/teams/RulesPage.tsx')).RulesPage,
+                }),
               },
               {
                 path: 'staff',
-                lazy: async () => ({ Component: (await import('./features/teams/StaffPage.tsx')).StaffPage }),
+                lazy: async () => ({
+                  Component: (await import('./features/teams/StaffPage.tsx')).StaffPage,
+                }),
               },
             ],
           },

@@ -39,7 +39,11 @@ export function speedAfter(seconds: number, curve: SpeedCurve): number {
 export function timeToCover(feet: number, curve: SpeedCurve): number {
   const { topSpeed, accelerationSeconds, startSpeed } = curve;
   if (!(feet >= 0)) throw new RangeError('timeToCover needs a distance of at least 0 ft');
-  if (!(topSpeed > 0) || !(accelerationSeconds > 0) || !(startSpeed >= 0 && startSpeed <= topSpeed)) {
+  if (
+    !(topSpeed > 0) ||
+    !(accelerationSeconds > 0) ||
+    !(startSpeed >= 0 && startSpeed <= topSpeed)
+  ) {
     throw new RangeError('timeToCover needs a top speed above 0 and a start speed from 0 up to it');
   }
   if (feet === 0) return 0;

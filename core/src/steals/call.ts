@@ -36,9 +36,7 @@ export function callSteal(race: Race, neededSeconds: number): StealCall {
   return {
     verdict: missing.length > 0 ? 'untimed' : verdictOf(race.gapSeconds, neededSeconds),
     missing,
-    slowestDeliverySeconds: delivery
-      ? delivery.seconds - race.gapSeconds + neededSeconds
-      : null,
+    slowestDeliverySeconds: delivery ? delivery.seconds - race.gapSeconds + neededSeconds : null,
   };
 }
 

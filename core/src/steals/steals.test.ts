@@ -47,7 +47,7 @@ describe('the steal race by the plain sum', () => {
     expect(callSteal(race, 0.06)).toEqual({
       verdict: 'go',
       missing: [],
-      slowestDeliverySeconds: expect.closeTo(1.32, 9),
+      slowestDeliverySeconds: expect.closeTo(1.32, 9) as number,
     });
   });
 
@@ -80,10 +80,9 @@ describe('the steal race by the plain sum', () => {
       ...question.pitcherReadings,
       ...readings('delivery', [2.1], { aside: true }),
     ];
-    expect(stealTimes({ ...question, pitcherReadings: withWrongTap }).delivery?.seconds).toBeCloseTo(
-      1.38,
-      9,
-    );
+    expect(
+      stealTimes({ ...question, pitcherReadings: withWrongTap }).delivery?.seconds,
+    ).toBeCloseTo(1.38, 9);
   });
 
   it('uses pops to the base in question only', () => {
@@ -100,13 +99,13 @@ describe('the steal race by the plain sum', () => {
     const slide = { ...question, style: 'slideStep' as const };
     expect(stealTimes(slide).delivery).toMatchObject({
       basis: 'reckoned',
-      seconds: expect.closeTo(1.21, 9),
+      seconds: expect.closeTo(1.21, 9) as number,
     });
     const own = readings('delivery', [1.18], { style: 'slideStep' });
     expect(stealTimes({ ...slide, pitcherReadings: own }).delivery?.basis).toBe('timed');
     expect(stealTimes({ ...slide, pitcherReadings: [] }).delivery).toMatchObject({
       basis: 'typical',
-      seconds: expect.closeTo(1.25, 9),
+      seconds: expect.closeTo(1.25, 9) as number,
     });
   });
 

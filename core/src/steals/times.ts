@@ -73,7 +73,10 @@ export function stealTimes(question: Question): StealTimes {
   };
 }
 
-function deliveryTime({ ruleset, level, style }: Question, readings: readonly Reading[]): TimeInUse {
+function deliveryTime(
+  { ruleset, level, style }: Question,
+  readings: readonly Reading[],
+): TimeInUse {
   const usual = LEVELS[level].delivery.mean;
   if (ruleset.leadRule === 'atRelease') {
     return ownTime(readings, (reading) => reading.kind === 'flight') ?? typical(usual);

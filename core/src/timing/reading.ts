@@ -17,7 +17,12 @@ export const METHODS = ['thumb', 'clip', 'gate', 'import'] as const;
 export type Method = (typeof METHODS)[number];
 
 /** Why a reading does not count, in the words the coach taps. */
-export const ASIDE_REASONS = ['wrong tap', 'wrong person', 'did not see it', 'not a real try'] as const;
+export const ASIDE_REASONS = [
+  'wrong tap',
+  'wrong person',
+  'did not see it',
+  'not a real try',
+] as const;
 export type AsideReason = (typeof ASIDE_REASONS)[number];
 
 /** One timed thing, as the device that timed it sends it. */

@@ -73,7 +73,10 @@ describe('the chained watch', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 1e9 }), gaps, (startMs, gapsMs) => {
         const taps = gapsMs.reduce((all, gap) => [...all, (all.at(-1) ?? 0) + gap], [startMs]);
-        const total = splitsOf(tapAt(...taps), battery).reduce((sum, { seconds }) => sum + seconds, 0);
+        const total = splitsOf(tapAt(...taps), battery).reduce(
+          (sum, { seconds }) => sum + seconds,
+          0,
+        );
         expect(total).toBeCloseTo(((taps.at(-1) ?? 0) - startMs) / 1000, 6);
       }),
     );

@@ -9,12 +9,18 @@ function parseInt8(text: string): number {
   return value;
 }
 
-const parsers = new Map<number, (text: string) => unknown>([
+type Parser = (text: string) => unknown;
+const parsers = new Map<number, Parser>([
   [OID.int8, parseInt8],
   [OID.numeric, Number],
   [OID.date, (text) => text],
   [OID.timestamptz, (text) => new Date(text).toISOString()],
 ]);
+
+const standardParser = pg.types.getTypeParser as (
+  oid: number,
+  format?: 'text' | 'binary',
+) => Parser;
 
 /** Connections whose values arrive as the contracts want them: numbers, dates as text, ISO instants. */
 export function makePool(databaseUrl: string): pg.Pool {
@@ -23,7 +29,7 @@ export function makePool(databaseUrl: string): pg.Pool {
     max: 10,
     types: {
       getTypeParser: (oid: number, format?: 'text' | 'binary') =>
-        parsers.get(oid) ?? (pg.types.getTypeParser(oid, format) as (text: string) => unknown),
-    } as pg.CustomTypesConfig,
+        parsers.get(oid) ?? standardParser(oid, format),
+    },
   });
 }

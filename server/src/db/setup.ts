@@ -36,9 +36,18 @@ export async function prepareDatabase(
     const exists = await maybeOne(admin, sql`select 1 from pg_database where datname = ${name}`);
     if (!exists) {
       // Identifiers cannot be parameters; format() quotes them inside the database.
-      await runMade(admin, sql`select format('create database %I owner %I', ${name}::text, ${OWNER}::text) as command`);
-      await runMade(admin, sql`select format('revoke all on database %I from public', ${name}::text) as command`);
-      await runMade(admin, sql`select format('grant connect on database %I to %I', ${name}::text, ${APP}::text) as command`);
+      await runMade(
+        admin,
+        sql`select format('create database %I owner %I', ${name}::text, ${OWNER}::text) as command`,
+      );
+      await runMade(
+        admin,
+        sql`select format('revoke all on database %I from public', ${name}::text) as command`,
+      );
+      await runMade(
+        admin,
+        sql`select format('grant connect on database %I to %I', ${name}::text, ${APP}::text) as command`,
+      );
     }
   });
   await migrate(urls.owner, migrationsFolder);
@@ -48,7 +57,10 @@ export async function prepareDatabase(
 /** Removes the database and everything in it. */
 export async function dropDatabase(adminUrl: string, name: string): Promise<void> {
   await asAdmin(adminUrl, (admin) =>
-    runMade(admin, sql`select format('drop database if exists %I with (force)', ${name}::text) as command`),
+    runMade(
+      admin,
+      sql`select format('drop database if exists %I with (force)', ${name}::text) as command`,
+    ),
   );
 }
 

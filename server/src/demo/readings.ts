@@ -79,7 +79,11 @@ function takeRunner(take: Take, person: DemoPerson, level: Level, ruleset: Rules
   const steal = { ...NOTHING, kind: 'steal' } as const;
   const leads = ruleset.leadRule === 'open';
   const isCatcher = person.positions.includes('C');
-  take(person.timed, { ...steal, base: 'second', leadFeet: leads ? 11.5 : null }, level.stealSecond);
+  take(
+    person.timed,
+    { ...steal, base: 'second', leadFeet: leads ? 11.5 : null },
+    level.stealSecond,
+  );
   // A rolling start from a longer lead toward third.
   const third = { ...steal, base: 'third', leadFeet: leads ? 18 : null } as const;
   take(isCatcher ? 0 : person.otherTimed, third, level.stealSecond, leads ? -0.38 : 0);

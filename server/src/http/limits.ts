@@ -6,12 +6,7 @@ import { Problem } from './problem.ts';
 export type Limit = (key: string) => Promise<void>;
 
 /** A limit kept in PostgreSQL, so that it holds over restarts and for several servers together. */
-export function makeLimit(
-  pool: Pool,
-  name: string,
-  tries: number,
-  windowSeconds: number,
-): Limit {
+export function makeLimit(pool: Pool, name: string, tries: number, windowSeconds: number): Limit {
   const limiter = new RateLimiterPostgres({
     storeClient: pool,
     tableName: 'rate_limits',
@@ -26,7 +21,8 @@ export function makeLimit(
     } catch (refusal) {
       if (!(refusal instanceof RateLimiterRes)) throw refusal;
       const seconds = Math.ceil(refusal.msBeforeNext / 1000);
-      const wait = seconds > 90 ? `${String(Math.ceil(seconds / 60))} minutes` : `${String(seconds)} s`;
+      const wait =
+        seconds > 90 ? `${String(Math.ceil(seconds / 60))} minutes` : `${String(seconds)} s`;
       throw new Problem(429, `Too many tries. Wait ${wait} and try again.`, [], seconds);
     }
   };

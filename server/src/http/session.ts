@@ -1,3 +1,4 @@
+import { promisify } from 'node:util';
 import type { AccountId } from '@bradyon/core/units';
 import connectPgSimple from 'connect-pg-simple';
 import type { Request, RequestHandler } from 'express';
@@ -34,31 +35,17 @@ export function sessions(pool: Pool, config: Config): RequestHandler {
 }
 
 /** Begins a fresh session for the account; whatever session there was before is void. */
-export function signInAs(req: Request, accountId: AccountId): Promise<void> {
-  return new Promise((resolve, reject) => {
-    req.session.regenerate((failed: unknown) => {
-      if (failed) {
-        reject(failed as Error);
-        return;
-      }
-      req.session.accountId = accountId;
-      // Saved before the reply goes out, so that the next request finds it.
-      req.session.save((unsaved: unknown) => {
-        if (unsaved) reject(unsaved as Error);
-        else resolve();
-      });
-    });
-  });
+export async function signInAs(req: Request, accountId: AccountId): Promise<void> {
+  await promisify(req.session.regenerate.bind(req.session))();
+  // regenerate has put a new session in the place of the old one.
+  req.session.accountId = accountId;
+  // Saved before the reply goes out, so that the next request finds it.
+  await promisify(req.session.save.bind(req.session))();
 }
 
 /** Ends the session here and now. */
-export function signOut(req: Request): Promise<void> {
-  return new Promise((resolve, reject) => {
-    req.session.destroy((failed: unknown) => {
-      if (failed) reject(failed as Error);
-      else resolve();
-    });
-  });
+export async function signOut(req: Request): Promise<void> {
+  await promisify(req.session.destroy.bind(req.session))();
 }
 
 /** Who is signed in; a refusal when nobody is. */

@@ -23,7 +23,11 @@ export const queryClient = new QueryClient({
 setUpOutbox(queryClient);
 
 const persister = createAsyncStoragePersister({
-  storage: { getItem: (key) => get(key), setItem: (key, value) => set(key, value), removeItem: del },
+  storage: {
+    getItem: (key) => get(key),
+    setItem: (key, value) => set(key, value),
+    removeItem: del,
+  },
   key: 'bradyon',
   throttleTime: 250,
 });

@@ -42,8 +42,9 @@ export function setUpOutbox(client: QueryClient): void {
     retry: (_failures, error) => mayGoThroughLater(error),
     retryDelay: (failures) => Math.min(500 * 2 ** failures, LONGEST_PAUSE_MS),
     onSuccess: (reading: Reading, item: OutboxItem) => {
-      client.setQueryData<Reading[]>(['readings', item.teamId], (kept) =>
-        kept && [reading, ...kept.filter(({ id }) => id !== reading.id)],
+      client.setQueryData<Reading[]>(
+        ['readings', item.teamId],
+        (kept) => kept && [reading, ...kept.filter(({ id }) => id !== reading.id)],
       );
     },
     onError: (error) => {
@@ -53,13 +54,15 @@ export function setUpOutbox(client: QueryClient): void {
 }
 
 /** Whether a write still has to reach the server; such writes are kept on the device. */
-export function isWaiting(mutation: Mutation<unknown, Error, unknown>): boolean {
+export function isWaiting(mutation: Mutation): boolean {
   return mutation.state.status === 'pending';
 }
 
 /** Sends what a reload interrupted. */
 export function resumeOutbox(client: QueryClient): void {
-  for (const mutation of client.getMutationCache().findAll({ mutationKey: KEY, predicate: isWaiting })) {
+  for (const mutation of client
+    .getMutationCache()
+    .findAll({ mutationKey: KEY, predicate: isWaiting })) {
     // Its outcome is told through onSuccess and onError, like that of a first try.
     mutation.continue().catch(() => undefined);
   }

@@ -1,6 +1,12 @@
 import type { Contract, Misfit } from '@bradyon/contract/rule';
 import { useState, type BaseSyntheticEvent } from 'react';
-import { useForm, type DefaultValues, type FieldValues, type Path, type UseFormReturn } from 'react-hook-form';
+import {
+  useForm,
+  type DefaultValues,
+  type FieldValues,
+  type Path,
+  type UseFormReturn,
+} from 'react-hook-form';
 import { RefusedError } from './request.ts';
 
 /** The first words about a field, of the form or of the server. */
@@ -38,7 +44,9 @@ export function useContractForm<Values extends FieldValues, Sent>(options: {
   const refuse = (errors: readonly Misfit[], words: string): void => {
     setMisfits(errors);
     const fieldOf = options.fieldOf ?? ((path) => path);
-    const known = errors.map(({ path }) => fieldOf(path)).find((field) => field in form.getValues());
+    const known = errors
+      .map(({ path }) => fieldOf(path))
+      .find((field) => field in form.getValues());
     if (known === undefined) setFailure(words);
     else form.setFocus(known as Path<Values>);
   };

@@ -30,7 +30,13 @@ export function RaceView({
     <div ref={ref} className="race">
       <p className="visually-hidden">{twin}</p>
       <svg width={width} height={layout.height} aria-hidden="true">
-        <pattern id={hatch} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <pattern
+          id={hatch}
+          width="7"
+          height="7"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
           <rect className="race-hatch" width="2.5" height="7" />
         </pattern>
         {layout.ticks.map(({ x, text }) => (
@@ -70,7 +76,14 @@ function LaneBars({
         <g key={bar.label} className={`race-leg race-leg-${String(index)}`}>
           <rect x={bar.x} y={BAR_TOP} width={bar.width} height={barHeight} rx="4" />
           {!bar.own && (
-            <rect x={bar.x} y={BAR_TOP} width={bar.width} height={barHeight} rx="4" fill={`url(#${hatch})`} />
+            <rect
+              x={bar.x}
+              y={BAR_TOP}
+              width={bar.width}
+              height={barHeight}
+              rx="4"
+              fill={`url(#${hatch})`}
+            />
           )}
           {bar.inside ? (
             <text className="race-inside" x={bar.x + 10} y={BAR_TOP + barHeight / 2 + 5}>

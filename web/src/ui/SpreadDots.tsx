@@ -26,7 +26,10 @@ export function SpreadDots({
 }) {
   const [ref, width] = useWidth<HTMLDivElement>(320);
   if (dots.length === 0) return <div ref={ref} />;
-  const laidOut = swarm(dots.map(({ seconds }) => seconds), width);
+  const laidOut = swarm(
+    dots.map(({ seconds }) => seconds),
+    width,
+  );
   const { xOf, minSeconds, maxSeconds, levels } = laidOut;
   const lineY = 8 + Math.max(2, levels) * 9;
   const band =
@@ -48,7 +51,13 @@ export function SpreadDots({
         )}
         <line className="spread-line" x1="0" x2={width} y1={lineY} y2={lineY} />
         {meanSeconds !== null && (
-          <line className="spread-mean" x1={xOf(meanSeconds)} x2={xOf(meanSeconds)} y1="2" y2={lineY + 4} />
+          <line
+            className="spread-mean"
+            x1={xOf(meanSeconds)}
+            x2={xOf(meanSeconds)}
+            y1="2"
+            y2={lineY + 4}
+          />
         )}
         {laidOut.dots.map(({ x, level }, index) => (
           <circle

@@ -1,18 +1,14 @@
+/** A figure is never torn from its unit at the end of a line. */
+const SPACE = '\u00a0';
+
 /** Seconds as a coach reads them: two decimals and the unit. @example seconds(1.384) // '1.38 s' */
 export function seconds(value: number): string {
-  return `${value.toFixed(2)} s`;
-}
-
-/** A difference with its sign. @example signedSeconds(-0.06) // '−0.06 s' */
-export function signedSeconds(value: number): string {
-  const rounded = value.toFixed(2);
-  if (Number(rounded) === 0) return '0.00 s';
-  return value < 0 ? `−${rounded.slice(1)} s` : `+${rounded} s`;
+  return `${value.toFixed(2)}${SPACE}s`;
 }
 
 /** Feet to the half foot, without a sign. @example feet(-2.9) // '3 ft' */
 export function feet(value: number): string {
-  return `${String(Math.round(Math.abs(value) * 2) / 2)} ft`;
+  return `${String(Math.round(Math.abs(value) * 2) / 2)}${SPACE}ft`;
 }
 
 /** @example giveOrTake(0.052) // 'give or take .05' */
@@ -26,7 +22,12 @@ export function timesCount(count: number): string {
 }
 
 const SHORT = new Intl.DateTimeFormat('en', { day: 'numeric', month: 'short' });
-const LONG = new Intl.DateTimeFormat('en', { day: 'numeric', month: 'long', hour: 'numeric', minute: '2-digit' });
+const LONG = new Intl.DateTimeFormat('en', {
+  day: 'numeric',
+  month: 'long',
+  hour: 'numeric',
+  minute: '2-digit',
+});
 
 export function shortDate(instant: string): string {
   return SHORT.format(new Date(instant));

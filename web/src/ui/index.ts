@@ -1,15 +1,8 @@
 export { Choice } from './Choice.tsx';
 export { Empty, Failure, Loading } from './States.tsx';
+export { FrontPage } from './FrontPage.tsx';
 export { Field } from './Field.tsx';
-export {
-  feet,
-  giveOrTake,
-  longDate,
-  seconds,
-  shortDate,
-  signedSeconds,
-  timesCount,
-} from './format.ts';
+export { feet, giveOrTake, longDate, seconds, shortDate, timesCount } from './format.ts';
 export { Mark } from './Mark.tsx';
 export { notify, Notices } from './Notices.tsx';
 export { RaceView, type Lane, type LaneLeg } from './RaceView.tsx';

@@ -53,7 +53,13 @@ describe('layOutRace', () => {
   });
 
   it('starts the run before the clock when he left before it', () => {
-    const early: Lane = { ...runner, legs: [{ label: 'jump', seconds: -0.1, own: false }, { label: 'Run', seconds: 2.6, own: true }] };
+    const early: Lane = {
+      ...runner,
+      legs: [
+        { label: 'jump', seconds: -0.1, own: false },
+        { label: 'Run', seconds: 2.6, own: true },
+      ],
+    };
     const { lanes, ticks } = layOutRace([ball, early], 600);
     expect(lanes[1]?.bars[1]?.x).toBeLessThan(ticks[0]?.x ?? 0);
     expect(lanes[1]?.bars[0]?.width).toBe(0);

@@ -2,7 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { swarm } from './swarm.ts';
 
-const anyTimes = fc.array(fc.double({ min: 0.3, max: 5, noNaN: true }), { minLength: 1, maxLength: 40 });
+const anyTimes = fc.array(fc.double({ min: 0.3, max: 5, noNaN: true }), {
+  minLength: 1,
+  maxLength: 40,
+});
 
 describe('swarm', () => {
   it('never lets two dots cover each other, and keeps each on the line at its time', () => {

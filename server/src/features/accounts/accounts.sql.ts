@@ -21,10 +21,7 @@ export function selectPassword(
   tx: Tx,
   email: string,
 ): Promise<{ id: AccountId; passwordHash: string } | null> {
-  return maybeOne(
-    tx,
-    sql`select id, password_hash as "passwordHash" from password_of(${email})`,
-  );
+  return maybeOne(tx, sql`select id, password_hash as "passwordHash" from password_of(${email})`);
 }
 
 /** The account that the loaded demo signs in as; null when no demo is loaded. */

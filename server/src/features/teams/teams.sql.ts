@@ -37,9 +37,7 @@ export async function insertTeam(tx: Tx, team: TeamDraft): Promise<boolean> {
         on conflict do nothing returning id`,
   );
   if (made) {
-    await tx.query(
-      sql`insert into memberships (account_id, role) values (app_account(), 'owner')`,
-    );
+    await tx.query(sql`insert into memberships (account_id, role) values (app_account(), 'owner')`);
   }
   return made !== null;
 }

@@ -9,7 +9,10 @@ export function RequireAccount() {
   const { pathname, search } = useLocation();
   if (account) return <Outlet />;
   if (isLoading) return <Loading what="your account" />;
-  if (error) return <Failure error={error} retry={() => void queryClient.refetchQueries({ queryKey: ['me'] })} />;
+  if (error)
+    return (
+      <Failure error={error} retry={() => void queryClient.refetchQueries({ queryKey: ['me'] })} />
+    );
   const next = pathname === '/' ? '' : `?next=${encodeURIComponent(pathname + search)}`;
   return <Navigate to={`/sign-in${next}`} replace />;
 }

@@ -4,8 +4,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { request, useContractForm } from '../../api/index.ts';
-import { Field, useTitle } from '../../ui/index.ts';
-import { FrontPage } from './FrontPage.tsx';
+import { Field, FrontPage, useTitle } from '../../ui/index.ts';
 import { rememberAccount, useWelcome } from './useAccount.ts';
 
 export function SignInPage() {
@@ -24,7 +23,12 @@ export function SignInPage() {
       <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
         <Field label="E-mail address" error={errorOf('email')}>
           {(field) => (
-            <Form.Control {...field} type="email" autoComplete="username" {...form.register('email')} />
+            <Form.Control
+              {...field}
+              type="email"
+              autoComplete="username"
+              {...form.register('email')}
+            />
           )}
         </Field>
         <Field label="Password" error={errorOf('password')}>

@@ -5,8 +5,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
 import { newId, request, useContractForm } from '../../api/index.ts';
-import { Field, useTitle } from '../../ui/index.ts';
-import { FrontPage } from './FrontPage.tsx';
+import { Field, FrontPage, useTitle } from '../../ui/index.ts';
 import { useEnter } from './SignInPage.tsx';
 
 export function SignUpPage() {
@@ -25,12 +24,21 @@ export function SignUpPage() {
   return (
     <FrontPage title="Make an account">
       <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
-        <Field label="Your name" error={errorOf('name')} hint="Your staff sees it beside the times you take.">
+        <Field
+          label="Your name"
+          error={errorOf('name')}
+          hint="Your staff sees it beside the times you take."
+        >
           {(field) => <Form.Control {...field} autoComplete="name" {...form.register('name')} />}
         </Field>
         <Field label="E-mail address" error={errorOf('email')}>
           {(field) => (
-            <Form.Control {...field} type="email" autoComplete="username" {...form.register('email')} />
+            <Form.Control
+              {...field}
+              type="email"
+              autoComplete="username"
+              {...form.register('email')}
+            />
           )}
         </Field>
         <Field label="Password" error={errorOf('password')} hint="10 characters or more.">

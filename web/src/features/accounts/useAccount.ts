@@ -1,7 +1,13 @@
 import type { Account, Welcome } from '@bradyon/contract/accounts';
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { forgetServerState, queryClient, RefusedError, request, useOutbox } from '../../api/index.ts';
+import {
+  forgetServerState,
+  queryClient,
+  RefusedError,
+  request,
+  useOutbox,
+} from '../../api/index.ts';
 
 const ME = ['me'];
 
@@ -19,7 +25,11 @@ export function useAccount(): { account: Account | null; isLoading: boolean; err
     },
     staleTime: 5 * 60_000,
   });
-  return { account: data ?? null, isLoading: isPending && error === null, error: data ? null : error };
+  return {
+    account: data ?? null,
+    isLoading: isPending,
+    error: data ? null : error,
+  };
 }
 
 /** Remembers who signed in. Whatever another coach left on this device is forgotten first. */

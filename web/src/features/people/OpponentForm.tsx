@@ -44,7 +44,9 @@ export function OpponentForm({
         </Modal.Header>
         <Modal.Body className="person-form">
           <Field label="Name" error={errorOf('name')}>
-            {(field) => <Form.Control {...field} autoFocus autoComplete="off" {...form.register('name')} />}
+            {(field) => (
+              <Form.Control {...field} autoFocus autoComplete="off" {...form.register('name')} />
+            )}
           </Field>
           {opponent && (
             <Form.Check

@@ -61,7 +61,9 @@ export function PersonForm({
     <Modal show centered onHide={onClose}>
       <Form noValidate onSubmit={(event) => void submit(event)}>
         <Modal.Header closeButton>
-          <Modal.Title>{person ? `Change ${person.name}` : `Add a player to ${sideName}`}</Modal.Title>
+          <Modal.Title>
+            {person ? `Change ${person.name}` : `Add a player to ${sideName}`}
+          </Modal.Title>
         </Modal.Header>
         <Modal.Body className="person-form">
           <div className="person-form-row">
@@ -76,7 +78,9 @@ export function PersonForm({
               )}
             </Field>
             <Field label="Name" error={errorOf('name')}>
-              {(field) => <Form.Control {...field} autoFocus autoComplete="off" {...form.register('name')} />}
+              {(field) => (
+                <Form.Control {...field} autoFocus autoComplete="off" {...form.register('name')} />
+              )}
             </Field>
           </div>
           <div className="person-form-hands">
@@ -115,6 +119,13 @@ export function PersonForm({
               </label>
             ))}
           </fieldset>
+          {person && (
+            <Form.Check
+              id="person-retired"
+              label="Retired: no longer offered, the times are kept"
+              {...form.register('retired')}
+            />
+          )}
           {failure && (
             <p className="text-danger" role="alert">
               {failure}

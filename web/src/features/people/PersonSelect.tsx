@@ -22,7 +22,8 @@ export function PersonSelect({
   onChange: (id: PersonId) => void;
 }) {
   const id = useId();
-  const plays = (person: Person): boolean => !position || person.positions.includes(position.position);
+  const plays = (person: Person): boolean =>
+    !position || person.positions.includes(position.position);
   const options = (list: readonly Person[]) =>
     list.map((person) => (
       <option key={person.id} value={person.id}>

@@ -23,7 +23,9 @@ export function RosterPage({ KeyTime }: { KeyTime: ComponentType<{ person: Perso
   const [open, setOpen] = useState<Open>(null);
   const showsRetired = search.get('retired') === '1';
   const opponent = opponents.find(({ id }) => id === search.get('side')) ?? null;
-  const side = people.filter(({ opponentId }) => opponentId === (opponent?.id ?? null)).toSorted(byNumber);
+  const side = people
+    .filter(({ opponentId }) => opponentId === (opponent?.id ?? null))
+    .toSorted(byNumber);
   const retiredCount = side.filter(({ retired }) => retired).length;
   const shown = side.filter(({ retired }) => showsRetired || !retired);
   const restorePerson = useRetire();
@@ -157,9 +159,12 @@ function useRetire(): (person: Person) => void {
   return (person) => {
     const changed = { ...person, retired: !person.retired };
     put(changed, () => {
-      notify(`${person.name} ${changed.retired ? 'retired; the times are kept' : 'is back'}`, () => {
-        put(person, () => undefined);
-      });
+      notify(
+        `${person.name} ${changed.retired ? 'retired; the times are kept' : 'is back'}`,
+        () => {
+          put(person, () => undefined);
+        },
+      );
     });
   };
 }
@@ -244,7 +249,7 @@ function RosterTable({
 }) {
   const { id: teamId } = useTeam();
   return (
-    <table className="table roster-table align-middle">
+    <table className="table roster-table">
       <thead>
         <tr>
           <th scope="col" className="roster-number">
@@ -317,7 +322,13 @@ function IconButton({
   children: React.ReactNode;
 }) {
   return (
-    <button type="button" className="roster-icon" aria-label={label} title={label} onClick={onClick}>
+    <button
+      type="button"
+      className="roster-icon"
+      aria-label={label}
+      title={label}
+      onClick={onClick}
+    >
       {children}
     </button>
   );

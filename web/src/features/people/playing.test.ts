@@ -41,9 +41,15 @@ describe('resolvePlaying', () => {
   });
 
   it('lets go of somebody who retired or plays for another side', () => {
-    const picked = { ...NOBODY_PICKED, facing: 'ours' as const, pitcherId: 'their pitcher' as PersonId };
+    const picked = {
+      ...NOBODY_PICKED,
+      facing: 'ours' as const,
+      pitcherId: 'their pitcher' as PersonId,
+    };
     expect(resolvePlaying(picked, people, [otters]).pitcher).toBeNull();
-    const retired = people.map((each) => (each.id === 'their pitcher' ? { ...each, retired: true } : each));
+    const retired = people.map((each) =>
+      each.id === 'their pitcher' ? { ...each, retired: true } : each,
+    );
     expect(resolvePlaying(NOBODY_PICKED, retired, [otters]).pitcher).toBeNull();
   });
 

@@ -44,14 +44,19 @@ export function RestsOn({
               }))}
             />
           ) : (
-            <Link className="btn btn-outline-primary" to={`/teams/${teamId}/timing${tone === 'runner' ? '?watch=runner' : ''}`}>
-              Time {tone === 'runner' ? 'the steal' : leg.name === 'pop' ? 'the throw' : 'the pitch'}
+            <Link
+              className="btn btn-outline-primary"
+              to={`/teams/${teamId}/timing${tone === 'runner' ? '?watch=runner' : ''}`}
+            >
+              Time{' '}
+              {tone === 'runner' ? 'the steal' : leg.name === 'pop' ? 'the throw' : 'the pitch'}
             </Link>
           )}
         </>
       ) : (
         <p className="quiet">
-          Nobody may leave before the pitch reaches the batter, so the pitch does not count in this race.
+          Nobody may leave before the pitch reaches the batter, so the pitch does not count in this
+          race.
         </p>
       )}
     </section>

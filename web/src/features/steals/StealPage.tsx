@@ -2,7 +2,16 @@ import { TARGET_BASES } from '@bradyon/core/units';
 import { DELIVERY_STYLES } from '@bradyon/core/timing';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
-import { Choice, Empty, Failure, Loading, RaceView, seconds, useTitle, VerdictBadge } from '../../ui/index.ts';
+import {
+  Choice,
+  Empty,
+  Failure,
+  Loading,
+  RaceView,
+  seconds,
+  useTitle,
+  VerdictBadge,
+} from '../../ui/index.ts';
 import { personLabel, PersonSelect, SideSelect } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { RestsOn } from './RestsOn.tsx';
@@ -124,10 +133,17 @@ function Answer({ steal }: { steal: StealInView }) {
             <p className="steal-first">{words.answer}</p>
             <p>{words.sum}</p>
           </div>
+        </div>
+        <RaceView
+          lanes={lanes}
+          gapWords={words.gap}
+          gapGood={view.race.gapSeconds >= 0}
+          twin={words.twin}
+        />
+        <div className="steal-under">
+          <p className="steal-threshold">{words.threshold}</p>
           <NeededMargin steal={steal} />
         </div>
-        <RaceView lanes={lanes} gapWords={words.gap} gapGood={view.race.gapSeconds >= 0} twin={words.twin} />
-        {words.threshold && <p className="steal-threshold">{words.threshold}</p>}
       </section>
       <div className="steal-rests">
         <RestsOn
@@ -153,8 +169,8 @@ function Answer({ steal }: { steal: StealInView }) {
         />
       </div>
       <p className="steal-care quiet">
-        {words.assumed} Sliding can hurt: only trained slides, and head-first only where the league allows it.
-        The umpire and the league&rsquo;s book decide.
+        {words.assumed} Sliding can hurt: only trained slides, and head-first only where the league
+        allows it. The umpire and the league&rsquo;s book decide.
       </p>
     </>
   );
@@ -168,29 +184,29 @@ function NeededMargin({ steal }: { steal: StealInView }) {
     setNeeded(Math.min(0.5, Math.max(0, Math.round((needed + by) * 100) / 100)));
   };
   return (
-    <fieldset className="steal-needed" disabled={!mayChange}>
-      <legend>Margin he needs</legend>
-      <div>
-        <Button
-          variant="outline-primary"
-          aria-label="Ask for less"
-          onClick={() => {
-            step(-STEP_SECONDS);
-          }}
-        >
-          −
-        </Button>
-        <output className="figure">{seconds(needed)}</output>
-        <Button
-          variant="outline-primary"
-          aria-label="Ask for more"
-          onClick={() => {
-            step(STEP_SECONDS);
-          }}
-        >
-          +
-        </Button>
-      </div>
-    </fieldset>
+    <div className="steal-needed" role="group" aria-label="Margin he needs">
+      <span className="quiet">Margin he needs</span>
+      <Button
+        variant="outline-primary"
+        aria-label="Ask for less"
+        disabled={!mayChange}
+        onClick={() => {
+          step(-STEP_SECONDS);
+        }}
+      >
+        −
+      </Button>
+      <output className="figure">{seconds(needed)}</output>
+      <Button
+        variant="outline-primary"
+        aria-label="Ask for more"
+        disabled={!mayChange}
+        onClick={() => {
+          step(STEP_SECONDS);
+        }}
+      >
+        +
+      </Button>
+    </div>
   );
 }

@@ -52,9 +52,15 @@ export function useSteal() {
       counted: {
         pitcher: readings
           .of(pitcher.id)
-          .filter((each) => each.kind === pitchKind && (pitchKind === 'flight' || each.style === style)),
-        catcher: readings.of(catcher.id).filter((each) => each.kind === 'pop' && each.base === base),
-        runner: readings.of(runner.id).filter((each) => each.kind === 'steal' && each.base === base),
+          .filter(
+            (each) => each.kind === pitchKind && (pitchKind === 'flight' || each.style === style),
+          ),
+        catcher: readings
+          .of(catcher.id)
+          .filter((each) => each.kind === 'pop' && each.base === base),
+        runner: readings
+          .of(runner.id)
+          .filter((each) => each.kind === 'steal' && each.base === base),
       },
     };
   })();

@@ -43,7 +43,12 @@ function stealOf(delivery: TimeInUse, run = timed(3.3)) {
   const times = { delivery, pop: timed(2.1, 0.08), tag: typical(0.1), jump: typical(0.13), run };
   const race = raceOf(times, 'hs');
   const call = callSteal(race, team.neededMarginSeconds);
-  return { race, words: wordsOf({ race, call, base: 'second', style: 'legLift', names, team }) };
+  const words = wordsOf({ race, call, base: 'second', style: 'legLift', names, team });
+  // Figures hold on to their unit with a space that does not break.
+  return {
+    race,
+    words: JSON.parse(JSON.stringify(words).replaceAll('\u00a0', ' ')) as typeof words,
+  };
 }
 
 describe('the words of a steal', () => {
@@ -54,8 +59,12 @@ describe('the words of a steal', () => {
   });
 
   it('round the threshold up, never down', () => {
-    expect(stealOf(timed(1.4), timed(3.3012)).words.threshold).toBe('Go if his delivery takes 1.30 s or more.');
-    expect(stealOf(timed(1.4), timed(3.3)).words.threshold).toBe('Go if his delivery takes 1.29 s or more.');
+    expect(stealOf(timed(1.4), timed(3.3012)).words.threshold).toBe(
+      'Go if his delivery takes 1.30 s or more.',
+    );
+    expect(stealOf(timed(1.4), timed(3.3)).words.threshold).toBe(
+      'Go if his delivery takes 1.29 s or more.',
+    );
   });
 
   it('name who has to be timed, and promise nothing until then', () => {
@@ -66,7 +75,9 @@ describe('the words of a steal', () => {
   });
 
   it('tell a screen reader every leg and what it rests on', () => {
-    expect(stealOf(timed(1.4)).words.twin).toContain('delivery 1.40 s (5 timed), catch and throw 2.10 s');
+    expect(stealOf(timed(1.4)).words.twin).toContain(
+      'delivery 1.40 s (5 timed), catch and throw 2.10 s',
+    );
   });
 });
 

@@ -8,8 +8,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link, useNavigate } from 'react-router';
 import { newId, useContractForm } from '../../api/index.ts';
-import { Choice, Field, useTitle } from '../../ui/index.ts';
-import { FrontPage } from '../accounts/FrontPage.tsx';
+import { Choice, Field, FrontPage, useTitle } from '../../ui/index.ts';
 import { useSignOut } from '../accounts/index.ts';
 import { useAddTeam, useTeams } from './useTeams.ts';
 
@@ -73,7 +72,9 @@ function MakeTeam() {
   const presetField = form.register('preset', {
     // The levels on offer are those of the sport; the one chosen before may not be among them.
     onChange: (event: { target: { value: PresetName } }) => {
-      const [first] = levelsOf(PRESETS[event.target.value].sport).filter((level) => /hs/i.test(level));
+      const [first] = levelsOf(PRESETS[event.target.value].sport).filter((level) =>
+        /hs/i.test(level),
+      );
       if (first) form.setValue('level', first);
     },
   });
@@ -137,7 +138,11 @@ function JoinTeam() {
   });
   return (
     <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
-      <Field label="Code" error={errorOf('code')} hint="The owner of the team makes one under Team, Staff.">
+      <Field
+        label="Code"
+        error={errorOf('code')}
+        hint="The owner of the team makes one under Team, Staff."
+      >
         {(field) => (
           <Form.Control
             {...field}

@@ -7,7 +7,11 @@ export function LastTeam() {
   const { data: teams, error, refetch } = useTeams();
   const last = useLastTeam((state) => state.teamId);
   if (!teams) {
-    return error ? <Failure error={error} retry={() => void refetch()} /> : <Loading what="your teams" />;
+    return error ? (
+      <Failure error={error} retry={() => void refetch()} />
+    ) : (
+      <Loading what="your teams" />
+    );
   }
   const team = teams.find(({ id }) => id === last) ?? teams[0];
   return <Navigate to={team ? `/teams/${team.id}/timing` : '/teams'} replace />;

@@ -1,5 +1,12 @@
 import type { TeamDraft } from '@bradyon/contract/teams';
-import { LEAD_RULES, PRESET_NAMES, PRESETS, SPORTS, type PresetName, type Ruleset } from '@bradyon/core/rules';
+import {
+  LEAD_RULES,
+  PRESET_NAMES,
+  PRESETS,
+  SPORTS,
+  type PresetName,
+  type Ruleset,
+} from '@bradyon/core/rules';
 import { LEVELS, levelsOf, type LevelName } from '@bradyon/core/timing';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
@@ -24,17 +31,26 @@ const LEAD_RULE_OPTIONS = {
   reachesBatter: 'When the pitch reaches the batter',
 } as const;
 
-const FIGURES: { key: keyof Ruleset & keyof Values; label: string; unit: string; hint?: string }[] = [
-  { key: 'baseDistanceFeet', label: 'Between bases', unit: 'ft' },
-  { key: 'pitchingDistanceFeet', label: 'Pitching distance', unit: 'ft' },
-  { key: 'innings', label: 'Innings', unit: '' },
-  { key: 'runRuleRuns', label: 'Run rule: lead of', unit: 'runs', hint: 'Empty: none' },
-  { key: 'runRuleAfterInning', label: 'Run rule: after inning', unit: '', hint: 'Empty: none' },
-  { key: 'tieBreakerFromInning', label: 'Tie-breaker from inning', unit: '', hint: 'Empty: none' },
-  { key: 'pickLimit', label: 'Throws to a base per batter', unit: '', hint: 'Empty: no limit' },
-];
+const FIGURES: { key: keyof Ruleset & keyof Values; label: string; unit: string; hint?: string }[] =
+  [
+    { key: 'baseDistanceFeet', label: 'Between bases', unit: 'ft' },
+    { key: 'pitchingDistanceFeet', label: 'Pitching distance', unit: 'ft' },
+    { key: 'innings', label: 'Innings', unit: '' },
+    { key: 'runRuleRuns', label: 'Run rule: lead of', unit: 'runs', hint: 'Empty: none' },
+    { key: 'runRuleAfterInning', label: 'Run rule: after inning', unit: '', hint: 'Empty: none' },
+    {
+      key: 'tieBreakerFromInning',
+      label: 'Tie-breaker from inning',
+      unit: '',
+      hint: 'Empty: none',
+    },
+    { key: 'pickLimit', label: 'Throws to a base per batter', unit: '', hint: 'Empty: no limit' },
+  ];
 
-const FLAGS: { key: 'stealAllowed' | 'buntAllowed' | 'headFirstAllowed' | 'devicesAllowed'; label: string }[] = [
+const FLAGS: {
+  key: 'stealAllowed' | 'buntAllowed' | 'headFirstAllowed' | 'devicesAllowed';
+  label: string;
+}[] = [
   { key: 'stealAllowed', label: 'Stealing allowed' },
   { key: 'buntAllowed', label: 'Bunting allowed' },
   { key: 'headFirstAllowed', label: 'Head-first slides allowed' },
@@ -93,7 +109,7 @@ export function RulesPage() {
 
   const takePreset = (preset: PresetName): void => {
     const rules = typedOf(PRESETS[preset]);
-    for (const [key, value] of Object.entries(rules)) form.setValue(key as keyof Values, value as never);
+    for (const [key, value] of Object.entries(rules)) form.setValue(key as keyof Values, value);
     keepLevelFitting(PRESETS[preset].sport);
   };
   const keepLevelFitting = (newSport: Ruleset['sport']): void => {
@@ -131,11 +147,15 @@ export function RulesPage() {
             hint="Go when the stopwatch sum leaves him this much."
           >
             {(field) => (
-              <Form.Control {...field} inputMode="decimal" {...form.register('neededMarginSeconds')} />
+              <Form.Control
+                {...field}
+                inputMode="decimal"
+                {...form.register('neededMarginSeconds')}
+              />
             )}
           </Field>
           <hr />
-          <Field label="Start from" hint="Fills in everything below.">
+          <Field label="Start from" hint="Fills in the rest.">
             {(field) => (
               <Form.Select
                 {...field}
@@ -204,7 +224,8 @@ export function RulesPage() {
           </div>
         </fieldset>
         <p className="rules-note">
-          These are starting points. Your league&rsquo;s own book decides, and on the field the umpire.
+          These are starting points. Your league&rsquo;s own book decides, and on the field the
+          umpire.
         </p>
         {failure && (
           <p className="rules-failure" role="alert">

@@ -144,8 +144,8 @@ function Invitations({ base }: { base: string }) {
     <section className="card-box staff-invites">
       <h2>Invite an assistant</h2>
       <p className="quiet">
-        An assistant times and keeps the rosters. Give the code only to people you want on your staff; it works
-        for seven days.
+        An assistant times and keeps the rosters. Give the code only to people you want on your
+        staff; it works for seven days.
       </p>
       {fresh && (
         <div className="staff-code" role="status">

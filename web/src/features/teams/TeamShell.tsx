@@ -1,7 +1,16 @@
 import type { Team } from '@bradyon/contract/teams';
 import { describeLeadRule } from '@bradyon/core/rules';
 import { LEVELS } from '@bradyon/core/timing';
-import { ChevronDown, CloudOff, LogOut, Moon, Sun, Timer, Users, type LucideIcon } from 'lucide-react';
+import {
+  ChevronDown,
+  CloudOff,
+  LogOut,
+  Moon,
+  Sun,
+  Timer,
+  Users,
+  type LucideIcon,
+} from 'lucide-react';
 import { useEffect, useSyncExternalStore } from 'react';
 import Dropdown from 'react-bootstrap/Dropdown';
 import { Link, NavLink, Outlet, useNavigate, useParams } from 'react-router';
@@ -29,7 +38,11 @@ export function TeamShell() {
   }, [team]);
 
   if (!teams) {
-    return error ? <Failure error={error} retry={() => void refetch()} /> : <Loading what="your team" />;
+    return error ? (
+      <Failure error={error} retry={() => void refetch()} />
+    ) : (
+      <Loading what="your team" />
+    );
   }
   if (!team) {
     return (
@@ -107,7 +120,11 @@ function TeamSwitch({ team, teams }: { team: Team; teams: Team[] }) {
       </Dropdown.Toggle>
       <Dropdown.Menu>
         {teams.map(({ id, name }) => (
-          <Dropdown.Item key={id} active={id === team.id} onClick={() => void navigate(`/teams/${id}/timing`)}>
+          <Dropdown.Item
+            key={id}
+            active={id === team.id}
+            onClick={() => void navigate(`/teams/${id}/timing`)}
+          >
             {name}
           </Dropdown.Item>
         ))}
@@ -129,7 +146,13 @@ function SaveState() {
   return (
     <p className="strip-saved" role="status">
       {!isOnline && <CloudOff size={16} aria-hidden="true" />}
-      {isOnline ? (waiting === 0 ? 'All saved' : times) : waiting === 0 ? 'Offline' : `Offline, ${times}`}
+      {isOnline
+        ? waiting === 0
+          ? 'All saved'
+          : times
+        : waiting === 0
+          ? 'Offline'
+          : `Offline, ${times}`}
     </p>
   );
 }
@@ -159,12 +182,20 @@ function AccountMenu() {
     .slice(0, 2);
   return (
     <Dropdown align="end">
-      <Dropdown.Toggle as="button" className="strip-button strip-account" aria-label={`Account of ${name}`}>
+      <Dropdown.Toggle
+        as="button"
+        className="strip-button strip-account"
+        aria-label={`Account of ${name}`}
+      >
         {initials}
       </Dropdown.Toggle>
       <Dropdown.Menu>
         <Dropdown.Header>{name}</Dropdown.Header>
-        {unsaved > 0 && <Dropdown.ItemText>Some times are not saved yet: wait before you leave.</Dropdown.ItemText>}
+        {unsaved > 0 && (
+          <Dropdown.ItemText>
+            Some times are not saved yet: wait before you leave.
+          </Dropdown.ItemText>
+        )}
         <Dropdown.Item disabled={unsaved > 0} onClick={() => void signOut()}>
           <LogOut size={18} aria-hidden="true" /> Sign out
         </Dropdown.Item>

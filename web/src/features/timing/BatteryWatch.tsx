@@ -5,7 +5,14 @@ import { Undo2 } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
 import { Choice, Empty } from '../../ui/index.ts';
-import { handWord, personLabel, PersonSelect, SideSelect, usePeople, usePlaying } from '../people/index.ts';
+import {
+  handWord,
+  personLabel,
+  PersonSelect,
+  SideSelect,
+  usePeople,
+  usePlaying,
+} from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { groupsOf } from './groups.ts';
 import { GroupView } from './GroupView.tsx';
@@ -31,7 +38,14 @@ export function BatteryWatch() {
 
   const ownerOf = (kind: ReadingKind): SplitOwner | null => {
     const person = kind === 'pop' ? catcher : pitcher;
-    return person && { personId: person.id, base, style: kind === 'delivery' ? style : null, leadFeet: null };
+    return (
+      person && {
+        personId: person.id,
+        base,
+        style: kind === 'delivery' ? style : null,
+        leadFeet: null,
+      }
+    );
   };
   const hand = useWatch(team.id, planForBattery(team.ruleset.sport), ownerOf);
   useKeys({
@@ -112,14 +126,22 @@ export function BatteryWatch() {
           <Button variant="outline-primary" disabled={!canEnd} onClick={hand.end}>
             No throw <kbd>N</kbd>
           </Button>
-          <Button variant="outline-primary" disabled={hand.watch.tapsMs.length === 0} onClick={hand.undo}>
+          <Button
+            variant="outline-primary"
+            disabled={hand.watch.tapsMs.length === 0}
+            onClick={hand.undo}
+          >
             <Undo2 size={18} aria-hidden="true" /> Undo <kbd>Z</kbd>
           </Button>
         </div>
       </div>
       <div className="time-seen">
         {pitcher && (
-          <Seen person={pitcher} role={`pitcher, ${handWord(pitcher.throws)}`} kinds={['delivery', 'flight']} />
+          <Seen
+            person={pitcher}
+            role={`pitcher, ${handWord(pitcher.throws)}`}
+            kinds={['delivery', 'flight']}
+          />
         )}
         {catcher && <Seen person={catcher} role="catcher" kinds={['pop']} />}
         {!pitcher && !catcher && (
@@ -137,7 +159,15 @@ export function BatteryWatch() {
 }
 
 /** What is known of somebody so far. */
-export function Seen({ person, role, kinds }: { person: Person; role: string; kinds: ReadingKind[] }) {
+export function Seen({
+  person,
+  role,
+  kinds,
+}: {
+  person: Person;
+  role: string;
+  kinds: ReadingKind[];
+}) {
   const { id: teamId } = useTeam();
   const readings = useReadings(teamId)
     .of(person.id)

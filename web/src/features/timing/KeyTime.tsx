@@ -19,7 +19,7 @@ export function KeyTime({ person }: { person: Person }) {
         <span key={key} className="key-time">
           <span className="quiet">{title}</span>{' '}
           <strong className="figure">{seconds(spread?.meanSeconds ?? 0)}</strong>{' '}
-          <span className="quiet">{timesCount(spread?.count ?? 0)}</span>
+          <span className="quiet key-count">{timesCount(spread?.count ?? 0)}</span>
         </span>
       ))}
     </span>

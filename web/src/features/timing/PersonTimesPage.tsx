@@ -30,7 +30,8 @@ export function PersonTimesPage() {
         <div>
           <h1>{personLabel(person)}</h1>
           <p className="quiet">
-            {person.positions.join(', ') || 'No position'}, {handWord(person.throws)}, bats {person.bats}
+            {person.positions.join(', ') || 'No position'}, {handWord(person.throws)}, bats{' '}
+            {person.bats}
           </p>
         </div>
         <Link className="btn btn-outline-primary" to={`/teams/${team.id}/people${rosterSide}`}>

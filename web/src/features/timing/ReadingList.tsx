@@ -55,7 +55,8 @@ function ReadingRow({ reading, name }: { reading: Reading; name: string | undefi
         {isAside && <span className="reading-why">set aside: {asideReason}</span>}
         {!isAside && looksWrong(reading, level) && (
           <span className="reading-odd">
-            <TriangleAlert size={15} aria-hidden="true" /> Unusual at this level: keep it or set it aside
+            <TriangleAlert size={15} aria-hidden="true" /> Unusual at this level: keep it or set it
+            aside
           </span>
         )}
       </span>

@@ -85,7 +85,11 @@ export function RunnerWatch() {
               setTypedLead(null);
             }}
           />
-          <Button variant="outline-primary" disabled={hand.watch.tapsMs.length === 0} onClick={hand.undo}>
+          <Button
+            variant="outline-primary"
+            disabled={hand.watch.tapsMs.length === 0}
+            onClick={hand.undo}
+          >
             <Undo2 size={18} aria-hidden="true" /> Undo <kbd>Z</kbd>
           </Button>
         </div>

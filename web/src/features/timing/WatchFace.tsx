@@ -42,14 +42,18 @@ export function WatchFace({ hand, about }: { hand: WatchInHand; about: string })
               className={index === next ? 'watch-mark watch-mark-next' : 'watch-mark'}
               data-mark={mark}
             >
-              <span>{index === 0 ? mark : KIND_WORDS[plan.kinds[index - 1] ?? 'delivery'].short}</span>
+              <span>
+                {index === 0 ? mark : KIND_WORDS[plan.kinds[index - 1] ?? 'delivery'].short}
+              </span>
               <strong className="figure">{markFigure(hand, index, next)}</strong>
             </span>
           ))}
         </span>
       </button>
       <p className="visually-hidden" role="status">
-        {splits.map(({ kind, seconds }) => `${KIND_WORDS[kind].name} ${seconds.toFixed(2)} seconds. `).join('')}
+        {splits
+          .map(({ kind, seconds }) => `${KIND_WORDS[kind].name} ${seconds.toFixed(2)} seconds. `)
+          .join('')}
         {notice}
       </p>
     </div>
@@ -58,7 +62,8 @@ export function WatchFace({ hand, about }: { hand: WatchInHand; about: string })
 
 function wordsFor({ plan, watch, splits }: WatchInHand, next: number, isWhole: boolean): string {
   if (isWhole) return 'is what the runner has to beat';
-  if (watch.ended && splits[0]) return `${KIND_WORDS[splits[0].kind].name}. Tap at the next ${plan.marks[0] ?? ''}`;
+  if (watch.ended && splits[0])
+    return `${KIND_WORDS[splits[0].kind].name}. Tap at the next ${plan.marks[0] ?? ''}`;
   if (watch.tapsMs.length === 0) return `Tap at the ${plan.marks[0] ?? ''}`;
   const last = plan.marks[next - 1] ?? '';
   const isLastMark = next === plan.marks.length - 1;
@@ -66,8 +71,8 @@ function wordsFor({ plan, watch, splits }: WatchInHand, next: number, isWhole: b
   return `${capital(last)}. Tap at the ${plan.marks[next] ?? ''}${orWait}`;
 }
 
-function markFigure({ watch, splits }: WatchInHand, index: number, next: number): string {
-  if (index === 0) return watch.tapsMs.length > 0 ? '0.00' : 'tap';
+function markFigure({ splits }: WatchInHand, index: number, next: number): string {
+  if (index === 0) return index === next ? 'tap' : '0.00';
   const split = splits[index - 1];
   if (split) return split.seconds.toFixed(2);
   return index === next ? 'tap' : '–';

@@ -22,7 +22,11 @@ interface WatchState {
 }
 
 /** The watch in the coach's hand. One for the whole application: leaving the page does not stop it. */
-export const useWatchStore = create<WatchState>(() => ({ planName: 'battery', watch: READY, fates: [] }));
+export const useWatchStore = create<WatchState>(() => ({
+  planName: 'battery',
+  watch: READY,
+  fates: [],
+}));
 
 function change(next: (state: WatchState) => Watch): void {
   useWatchStore.setState((state) => {

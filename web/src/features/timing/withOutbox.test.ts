@@ -24,7 +24,12 @@ function reading(id: string, takenAt: string): Reading {
   };
 }
 
-function added({ timedBy: _by, timedByName: _name, asideReason: _aside, ...draft }: Reading): OutboxItem {
+function added({
+  timedBy: _by,
+  timedByName: _name,
+  asideReason: _aside,
+  ...draft
+}: Reading): OutboxItem {
   return { teamId, write: 'reading', draft };
 }
 

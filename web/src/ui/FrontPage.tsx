@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { Mark } from '../../ui/index.ts';
+import { Mark } from './Mark.tsx';
 import './FrontPage.scss';
 
 /** The frame of the pages that come before a team: what Bradyon is, and beside it what to do. */
