@@ -9,5 +9,5 @@ export interface RunningCluster {
 }
 export function stateFolder(): string;
 export function startCluster(folder: string): Promise<RunningCluster>;
-export function startThrowawayCluster(): Promise<RunningCluster>;
+export function startThrowawayCluster(options?: { durable?: boolean }): Promise<RunningCluster>;
 export function freePort(wanted: number): Promise<number>;

@@ -42,11 +42,11 @@ export async function startCluster(folder) {
   return start(folder, {});
 }
 
-/** Starts a cluster that is thrown away: made for tests, so it does not wait for the disk. */
-export async function startThrowawayCluster() {
+/** Starts a cluster that is thrown away; it waits for the disk only when asked to. */
+export async function startThrowawayCluster({ durable = false } = {}) {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'bradyon-'));
   if (isRoot) command('chmod', ['711', folder]);
-  const cluster = await start(folder, { fsync: 'off', full_page_writes: 'off' });
+  const cluster = await start(folder, durable ? {} : { fsync: 'off', full_page_writes: 'off' });
   return {
     ...cluster,
     stop() {

@@ -43,7 +43,11 @@ export function text(
   limits: { min?: number; max: number; pattern?: RegExp },
 ): Rule<string> {
   const { min = 1, max, pattern } = limits;
-  const sized = Joi.string().trim().max(max);
+  // No control signs: PostgreSQL holds no null byte, and a name has no line ends.
+  const sized = Joi.string()
+    .trim()
+    .max(max)
+    .pattern(/\p{Cc}/u, { invert: true });
   const floored = min === 0 ? sized.allow('') : sized.min(min);
   return saying(pattern ? floored.pattern(pattern) : floored, say);
 }
@@ -113,15 +117,16 @@ export function contract<T extends object>(
       field.schema,
     ]),
   );
-  const schema = Joi.object(schemas).required().messages({
+  // Only what no field says for itself: a field's own words give way to a code named here.
+  const schema = Joi.object(schemas).messages({
     'object.unknown': 'Leave this out: {#label} is not known here.',
-    'any.required': 'Send a JSON object.',
     'object.base': 'Send a JSON object.',
   });
   return {
     schema,
     check(value) {
-      const result = schema.validate(value, { abortEarly: false, errors: { wrap: { label: '' } } });
+      const options = { abortEarly: false, errors: { wrap: { label: '' as const } } };
+      const result = schema.required().validate(value, options);
       if (result.error) {
         const errors = result.error.details.map(({ path, message }) => ({
           path: path.join('.'),

@@ -50,6 +50,8 @@ export function ServerState({ children }: { children: ReactNode }) {
       }}
       onSuccess={() => {
         resumeOutbox(queryClient);
+        // What was kept is shown at once, and asked for again: a colleague may have changed it.
+        void queryClient.invalidateQueries();
       }}
     >
       {children}

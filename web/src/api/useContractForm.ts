@@ -37,7 +37,12 @@ export function useContractForm<Values extends FieldValues, Sent>(options: {
   /** The field that a path of the contract stands for, where the two differ. */
   fieldOf?: (path: string) => string;
 }): ContractForm<Values> {
-  const form = useForm<Values>({ defaultValues: options.initial });
+  const form = useForm<Values>({
+    defaultValues: options.initial,
+    // What arrives later than the form fills the fields that nobody has touched.
+    values: options.initial as Values,
+    resetOptions: { keepDirtyValues: true },
+  });
   const [misfits, setMisfits] = useState<readonly Misfit[]>([]);
   const [failure, setFailure] = useState<string | null>(null);
 

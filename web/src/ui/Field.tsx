@@ -24,9 +24,7 @@ export function Field({
         {error === undefined ? (
           hint && <Form.Text>{hint}</Form.Text>
         ) : (
-          <Form.Control.Feedback type="invalid" className="d-block">
-            {error}
-          </Form.Control.Feedback>
+          <Form.Control.Feedback type="invalid">{error}</Form.Control.Feedback>
         )}
       </div>
     </Form.Group>

@@ -42,7 +42,7 @@ export function SignInPage() {
           )}
         </Field>
         {failure && (
-          <p className="front-failure" role="alert">
+          <p className="form-failure" role="alert">
             {failure}
           </p>
         )}
@@ -73,7 +73,7 @@ function DemoDoor({ onOpen }: { onOpen: (account: Account) => Promise<void> }) {
         Look around in the demo
       </Button>
       {failure && (
-        <p className="front-failure" role="alert">
+        <p className="form-failure" role="alert">
           {failure}
         </p>
       )}

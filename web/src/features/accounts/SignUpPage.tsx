@@ -52,7 +52,7 @@ export function SignUpPage() {
           )}
         </Field>
         {failure && (
-          <p className="front-failure" role="alert">
+          <p className="form-failure" role="alert">
             {failure}
           </p>
         )}

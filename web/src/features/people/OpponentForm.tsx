@@ -56,7 +56,7 @@ export function OpponentForm({
             />
           )}
           {failure && (
-            <p className="text-danger" role="alert">
+            <p className="form-failure" role="alert">
               {failure}
             </p>
           )}

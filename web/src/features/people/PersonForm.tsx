@@ -127,7 +127,7 @@ export function PersonForm({
             />
           )}
           {failure && (
-            <p className="text-danger" role="alert">
+            <p className="form-failure" role="alert">
               {failure}
             </p>
           )}

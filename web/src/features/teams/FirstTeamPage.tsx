@@ -35,7 +35,7 @@ export function FirstTeamPage() {
           <Link to="/">Back to your team</Link>
         </p>
       ) : (
-        <Button variant="link" className="align-self-start p-0" onClick={() => void signOut()}>
+        <Button variant="link" className="front-leave" onClick={() => void signOut()}>
           Sign out
         </Button>
       )}
@@ -110,7 +110,7 @@ function MakeTeam() {
         )}
       </Field>
       {failure && (
-        <p className="front-failure" role="alert">
+        <p className="form-failure" role="alert">
           {failure}
         </p>
       )}
@@ -154,7 +154,7 @@ function JoinTeam() {
         )}
       </Field>
       {failure && (
-        <p className="front-failure" role="alert">
+        <p className="form-failure" role="alert">
           {failure}
         </p>
       )}

@@ -228,7 +228,7 @@ export function RulesPage() {
           umpire.
         </p>
         {failure && (
-          <p className="rules-failure" role="alert">
+          <p className="form-failure" role="alert">
             {failure}
           </p>
         )}

@@ -48,6 +48,7 @@ export function PersonTimesPage() {
       ) : (
         <div className="person-times">
           <section className="card-box">
+            <h2>What they say together</h2>
             {groupsOf(own).map((group) => (
               <GroupView key={group.key} group={group} />
             ))}

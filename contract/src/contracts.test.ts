@@ -1,0 +1,121 @@
+import { PRESET_NAMES, PRESETS } from '@bradyon/core/rules';
+import { levelsOf } from '@bradyon/core/timing';
+import type { Person } from '@bradyon/core/people';
+import type { ReadingDraft } from '@bradyon/core/timing';
+import type { AccountId, PersonId, ReadingId, TeamId } from '@bradyon/core/units';
+import { describe, expect, it } from 'vitest';
+import { signUpContract, type SignUp } from './accounts.ts';
+import { opponentContract, personContract } from './people.ts';
+import type { Contract } from './rule.ts';
+import { joinContract, teamDraftContract, type TeamDraft } from './teams.ts';
+import { readingDraftContract } from './timing.ts';
+
+const uuid = '0b6f1c1e-7a52-4f0e-9d0a-2f9c7c1f3a55';
+
+/** The field that a change to an accepted example is refused for; null when it is accepted. */
+function faultOf<T extends object>(contract: Contract<T>, value: T, change: object): string | null {
+  const checked = contract.check({ ...value, ...change });
+  return checked.ok ? null : (checked.errors[0]?.path ?? '');
+}
+
+const signUp: SignUp = {
+  id: uuid as AccountId,
+  name: 'Marit Adeyemi',
+  email: 'coach@example.org',
+  password: 'ten letters or more',
+};
+const person: Person = {
+  id: uuid as PersonId,
+  opponentId: null,
+  number: '00',
+  name: 'Dara Whitlock',
+  throws: 'right',
+  bats: 'switch',
+  positions: ['P', 'CF'],
+  retired: false,
+};
+const team: TeamDraft = {
+  id: uuid as TeamId,
+  name: 'Tern Rock Skuas',
+  level: 'hs',
+  ruleset: PRESETS.fullSizeSeven,
+  neededMarginSeconds: 0.06,
+};
+const delivery: ReadingDraft = {
+  id: uuid as ReadingId,
+  personId: uuid as PersonId,
+  kind: 'delivery',
+  seconds: 1.38,
+  base: 'second',
+  style: 'legLift',
+  leadFeet: null,
+  method: 'thumb',
+  takenAt: '2031-05-01T17:30:00.000Z',
+};
+
+describe('the contracts', () => {
+  it.each([
+    [{}, null],
+    [{ email: 'nobody' }, 'email'],
+    [{ password: 'short' }, 'password'],
+    [{ name: ' ' }, 'name'],
+  ])('sign up with %j: %s', (change, fault) => {
+    expect(faultOf(signUpContract, signUp, change)).toBe(fault);
+  });
+
+  it.each([
+    [{}, null],
+    [{ number: '' }, null],
+    [{ number: '1234' }, 'number'],
+    [{ number: '4a' }, 'number'],
+    [{ throws: 'switch' }, 'throws'],
+    [{ positions: ['P', 'XX'] }, 'positions.1'],
+    [{ opponentId: 'them' }, 'opponentId'],
+  ])('a person with %j: %s', (change, fault) => {
+    expect(faultOf(personContract, person, change)).toBe(fault);
+  });
+
+  it.each([
+    [{ neededMarginSeconds: 0.7 }, 'neededMarginSeconds'],
+    [{ level: 'fpHs' }, 'level'],
+    [{ ruleset: { ...PRESETS.fullSizeSeven, innings: 7.5 } }, 'ruleset.innings'],
+    [
+      { ruleset: { ...PRESETS.fullSizeSeven, runRuleAfterInning: null } },
+      'ruleset.runRuleAfterInning',
+    ],
+  ])('a team with %j: %s', (change, fault) => {
+    expect(faultOf(teamDraftContract, team, change)).toBe(fault);
+  });
+
+  it.each(PRESET_NAMES)('accept the preset %s with a level of its sport', (name) => {
+    const [level] = levelsOf(PRESETS[name].sport);
+    expect(faultOf(teamDraftContract, team, { ruleset: PRESETS[name], level })).toBeNull();
+  });
+
+  it.each([
+    [{}, null],
+    [{ seconds: 30 }, 'seconds'],
+    [{ seconds: '1.4' }, 'seconds'],
+    [{ kind: 'pop', style: null, seconds: 2.1 }, null],
+    [{ kind: 'pop', style: null, seconds: 2.1, base: null }, 'base'],
+    [{ takenAt: 'just now' }, 'takenAt'],
+    [{ timedBy: uuid }, 'timedBy'],
+  ])('a reading with %j: %s', (change, fault) => {
+    expect(faultOf(readingDraftContract, delivery, change)).toBe(fault);
+  });
+
+  it.each([
+    ['K7QD-93XM', true],
+    ['k7qd 93xm', true],
+    ['K7QD93XM', true],
+    ['K7QD', false],
+    ['K7QD-93XM-1', false],
+  ])('a code %s fits: %s', (code, fits) => {
+    expect(joinContract.check({ code }).ok).toBe(fits);
+  });
+
+  it('an opponent needs a name', () => {
+    const opponent = { id: uuid, name: '', retired: false };
+    expect(opponentContract.check(opponent).ok).toBe(false);
+  });
+});

@@ -1,0 +1,104 @@
+import { randomUUID } from 'node:crypto';
+import type { Page } from '@playwright/test';
+
+const PASSWORD = 'ten letters or more';
+
+/** What a coach does with his hands: the steps that stories are made of. */
+export class Coach {
+  readonly email = `${randomUUID().slice(0, 8)}@example.org`;
+
+  constructor(
+    readonly page: Page,
+    readonly name = 'Marit Adeyemi',
+  ) {}
+
+  async openDemo(): Promise<void> {
+    await this.page.goto('/sign-in');
+    await this.page.getByRole('button', { name: 'Look around in the demo' }).click();
+    await this.page.waitForURL(/\/timing$/);
+  }
+
+  async signUp(): Promise<void> {
+    await this.page.goto('/sign-up');
+    await this.page.getByLabel('Your name').fill(this.name);
+    await this.page.getByLabel('E-mail address').fill(this.email);
+    await this.page.getByLabel('Password').fill(PASSWORD);
+    await this.page.getByRole('button', { name: 'Make the account' }).click();
+    await this.page.waitForURL(/\/teams$/);
+  }
+
+  async signIn(): Promise<void> {
+    await this.page.getByLabel('E-mail address').fill(this.email);
+    await this.page.getByLabel('Password').fill(PASSWORD);
+    await this.page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  }
+
+  async makeTeam(name: string, rules?: string): Promise<void> {
+    await this.page.getByLabel('Name of the team').fill(name);
+    if (rules) await this.page.getByLabel('Rules').selectOption({ label: rules });
+    await this.page.getByRole('button', { name: 'Make the team' }).click();
+    await this.page.waitForURL(/\/people$/);
+  }
+
+  async addOpponent(name: string): Promise<void> {
+    await this.page.getByRole('button', { name: 'Add opponent' }).click();
+    const dialog = this.page.getByRole('dialog');
+    await dialog.getByLabel('Name').fill(name);
+    await dialog.getByRole('button', { name: 'Add' }).click();
+    await dialog.waitFor({ state: 'detached' });
+  }
+
+  /** @param positions the whole list; those ticked at first are unticked */
+  async addPlayer(number: string, name: string, positions: string[]): Promise<void> {
+    await this.page.getByRole('button', { name: 'Add player' }).click();
+    const dialog = this.page.getByRole('dialog');
+    await dialog.getByLabel('Number').fill(number);
+    await dialog.getByLabel('Name').fill(name);
+    for (const box of await dialog.getByRole('checkbox').all()) await box.uncheck({ force: true });
+    for (const position of positions) {
+      await dialog.getByRole('checkbox', { name: position, exact: true }).check({ force: true });
+    }
+    await dialog.getByRole('button', { name: 'Add' }).click();
+    await dialog.waitFor({ state: 'detached' });
+  }
+
+  /** A team with one runner, and one opponent with a pitcher and a catcher. */
+  async makeSeason(rules?: string): Promise<void> {
+    await this.signUp();
+    await this.makeTeam('Tern Rock Skuas', rules);
+    await this.addPlayer('4', 'Dara Whitlock', ['CF']);
+    await this.addOpponent('Millrace Otters');
+    await this.addPlayer('12', 'Silas Ruiz-Hale', ['P']);
+    await this.addPlayer('9', 'Vance Tolliver', ['C']);
+  }
+
+  async go(work: 'Time' | 'Steal' | 'Team'): Promise<void> {
+    await this.page
+      .getByRole('navigation', { name: 'Work' })
+      .getByRole('link', { name: work })
+      .click();
+  }
+
+  /**
+   * Taps whose input events carry these time stamps, milliseconds from the first of them: what the
+   * finger did, however long the page takes to hear of it.
+   */
+  async tap(...atMs: number[]): Promise<void> {
+    await this.page.locator('.watch-face').evaluate((face, times) => {
+      const start = performance.now();
+      for (const ms of times) {
+        const event = new PointerEvent('pointerdown', {
+          bubbles: true,
+          isPrimary: true,
+          button: 0,
+        });
+        Object.defineProperty(event, 'timeStamp', { value: start + ms });
+        face.dispatchEvent(event);
+      }
+    }, atMs);
+  }
+
+  saved() {
+    return this.page.getByText('All saved');
+  }
+}

@@ -1,0 +1,24 @@
+import { defineConfig } from '@playwright/test';
+import { findChromium } from '../scripts/system.mjs';
+
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.spec.ts',
+  outputDir: '../test-results',
+  globalSetup: './setup.ts',
+  workers: 2,
+  fullyParallel: true,
+  timeout: 40_000,
+  expect: { timeout: 7_000 },
+  reporter: [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],
+  use: {
+    baseURL: process.env['BRADYON_URL'] ?? '',
+    viewport: { width: 1280, height: 800 },
+    screenshot: 'only-on-failure',
+    launchOptions: {
+      executablePath: findChromium() ?? '',
+      // Chromium's own sandbox does not work for root, and nothing may call out.
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'],
+    },
+  },
+});

@@ -1,0 +1,159 @@
+/**
+ * `npm run bench`: prints `name value unit` lines. Not part of npm test: a machine's mood is no fault.
+ * Speed claims are ratios measured in one run.
+ */
+import { randomUUID } from 'node:crypto';
+import { createRequire } from 'node:module';
+import { freePort, startThrowawayCluster } from './cluster.mjs';
+import { ensureBuilt, ensurePackages } from './install.mjs';
+import { run } from './say.mjs';
+import { prepare, startServer } from './serve.mjs';
+import { ensureChromium } from './system.mjs';
+
+const INSERTS = 1500;
+const AT_ONCE = 8;
+const TAPS = 60;
+
+await run(async () => {
+  ensurePackages();
+  ensureBuilt();
+  const executablePath = ensureChromium();
+  // With the disk's own promises: what is measured is what a coach gets.
+  const cluster = await startThrowawayCluster({ durable: true });
+  let server = null;
+  try {
+    const { appUrl } = prepare(cluster, 'fresh');
+    const { sessionSecret } = cluster;
+    server = await startServer({ appUrl, sessionSecret, port: await freePort(0) });
+    await benchInserts(server.address, appUrl);
+    await benchBrowser(server.address, executablePath);
+  } finally {
+    await server?.stop();
+    cluster.stop();
+  }
+});
+
+function print(name, value, unit) {
+  process.stdout.write(`${name} ${Number(value.toPrecision(4))} ${unit}\n`);
+}
+
+/** Readings per second over HTTP, and the same rows straight into PostgreSQL, equally many at once. */
+async function benchInserts(address, appUrl) {
+  const { cookie, base, personId, accountId, teamId } = await signInToDemo(address);
+  const draft = () => ({
+    id: randomUUID(),
+    personId,
+    kind: 'steal',
+    seconds: 3.41,
+    base: 'second',
+    style: null,
+    leadFeet: 11.5,
+    method: 'thumb',
+    takenAt: new Date().toISOString(),
+  });
+  const overHttp = await rate(async () => {
+    const response = await fetch(`${address}${base}/readings`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json', Cookie: cookie },
+      body: JSON.stringify(draft()),
+    });
+    if (response.status !== 201) throw new Error(`a reading was answered with ${response.status}`);
+    await response.arrayBuffer();
+  });
+
+  const { Pool } = createRequire(new URL('../server/package.json', import.meta.url))('pg');
+  const pool = new Pool({ connectionString: appUrl, max: AT_ONCE });
+  const straight = await rate(async () => {
+    const client = await pool.connect();
+    await client.query('begin');
+    await client.query('select enter_team($1, $2)', [accountId, teamId]);
+    await client.query(
+      `insert into readings (id, person_id, kind, seconds, base, lead_feet, method, taken_at)
+       values ($1, $2, 'steal', 3.41, 'second', 11.5, 'thumb', now())`,
+      [randomUUID(), personId],
+    );
+    await client.query('commit');
+    client.release();
+  });
+  await pool.end();
+  print('reading-inserts-over-http', overHttp, 'per-second');
+  print('reading-inserts-in-postgresql', straight, 'per-second');
+  print('reading-inserts-http-share', overHttp / straight, 'ratio');
+}
+
+async function rate(work) {
+  let left = INSERTS;
+  const worker = async () => {
+    while (left > 0) {
+      left -= 1;
+      await work();
+    }
+  };
+  const start = performance.now();
+  await Promise.all(Array.from({ length: AT_ONCE }, worker));
+  return INSERTS / ((performance.now() - start) / 1000);
+}
+
+async function signInToDemo(address) {
+  const signIn = await fetch(`${address}/api/accounts/demo-session`, { method: 'POST' });
+  const cookie = signIn.headers.get('set-cookie').split(';')[0];
+  const get = async (path) => (await fetch(address + path, { headers: { Cookie: cookie } })).json();
+  const accountId = (await signIn.json()).id;
+  const [{ id: teamId }] = await get('/api/teams');
+  const base = `/api/teams/${teamId}`;
+  const [{ id: personId }] = await get(`${base}/people`);
+  return { cookie, base, personId, accountId, teamId };
+}
+
+/** The first load of Time in compressed kilobytes, and the time from a tap to the next painted frame. */
+async function benchBrowser(address, executablePath) {
+  const { chromium } = await import('../e2e/browser.mjs');
+  const browser = await chromium.launch({
+    executablePath,
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
+  try {
+    const context = await browser.newContext({ baseURL: address });
+    const page = await context.newPage();
+    await page.goto('/sign-in');
+    await page.getByRole('button', { name: /demo/ }).click();
+    await page.waitForURL(/timing$/);
+    const fresh = await browser.newContext({ storageState: await context.storageState() });
+    const first = await fresh.newPage();
+    await first.goto(page.url());
+    await first.locator('.watch-face').waitFor();
+    const kilobytes = await first.evaluate(() => {
+      const sizes = { js: 0, css: 0, woff2: 0 };
+      for (const { name, encodedBodySize } of performance.getEntriesByType('resource')) {
+        const kind = name.split('.').at(-1);
+        if (kind in sizes) sizes[kind] += encodedBodySize / 1000;
+      }
+      return sizes;
+    });
+    for (const [kind, size] of Object.entries(kilobytes))
+      print(`first-load-time-${kind}`, size, 'kB');
+
+    for (const slowdown of [1, 4]) {
+      const session = await fresh.newCDPSession(first);
+      await session.send('Emulation.setCPUThrottlingRate', { rate: slowdown });
+      const times = await first.locator('.watch-face').evaluate(async (face, taps) => {
+        const measured = [];
+        for (let tap = 0; tap < taps; tap += 1) {
+          const start = performance.now();
+          face.dispatchEvent(
+            new PointerEvent('pointerdown', { bubbles: true, isPrimary: true, button: 0 }),
+          );
+          // The frame after the next callback has been painted.
+          await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+          measured.push(performance.now() - start);
+          await new Promise((done) => setTimeout(done, 200));
+        }
+        return measured.sort((a, b) => a - b);
+      }, TAPS);
+      print(`tap-to-paint-p50-cpu-${slowdown}x`, times[Math.floor(TAPS * 0.5)], 'ms');
+      print(`tap-to-paint-p95-cpu-${slowdown}x`, times[Math.floor(TAPS * 0.95)], 'ms');
+    }
+  } finally {
+    await browser.close();
+  }
+}

@@ -1,0 +1,82 @@
+/**
+ * `npm test`: everything that has to hold, on a machine that has only Debian and Node.js.
+ * The last line is counted from the runners' own reports: `N passed, N failed`.
+ */
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import path from 'node:path';
+import { checkNode, ensurePackages } from './install.mjs';
+import { run, say } from './say.mjs';
+import { ensureChromium, ensurePostgres } from './system.mjs';
+
+const root = path.resolve(import.meta.dirname, '..');
+const results = path.join(root, 'test-results');
+
+const CHECKS = [
+  ['format', ['prettier', '--check', '--log-level', 'warn', '.']],
+  ['lint', ['eslint', '.', '--max-warnings', '0']],
+  ...['core', 'contract', 'server', 'web', 'e2e'].map((name) => [
+    `types of ${name}`,
+    ['tsc', '-p', name],
+  ]),
+  ['dead code', ['knip']],
+];
+
+await run(() => {
+  checkNode();
+  ensurePackages();
+  ensurePostgres();
+  ensureChromium();
+  rmSync(results, { recursive: true, force: true });
+  mkdirSync(results, { recursive: true });
+
+  const tally = { passed: 0, failed: 0 };
+  const add = ({ passed, failed }) => {
+    tally.passed += passed;
+    tally.failed += failed;
+  };
+  for (const [name, args] of CHECKS) {
+    const ok = npx(args);
+    say(`${name}: ${ok ? 'passed' : 'FAILED'}`);
+    add(ok ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 });
+  }
+  const unitReport = path.join(results, 'unit.json');
+  npx([
+    'vitest',
+    'run',
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${unitReport}`,
+  ]);
+  add(countUnit(reportIn(unitReport)));
+  npx(['playwright', 'test', '--config', 'e2e/playwright.config.ts']);
+  add(countE2e(reportIn(path.join(results, 'e2e.json'))));
+
+  process.stdout.write(`${tally.passed} passed, ${tally.failed} failed\n`);
+  process.exitCode = tally.failed === 0 ? 0 : 1;
+});
+
+function npx(args) {
+  return spawnSync('npx', ['--no-install', ...args], { cwd: root, stdio: 'inherit' }).status === 0;
+}
+
+/** null: the runner did not get as far as a report, which is a failure of its own. */
+function reportIn(file) {
+  return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null;
+}
+
+/** A file that could not be loaded, and a test that was skipped, count as failed. */
+function countUnit(report) {
+  if (!report) return { passed: 0, failed: 1 };
+  const unloaded = report.testResults.filter(
+    ({ status, assertionResults }) => status === 'failed' && assertionResults.length === 0,
+  ).length;
+  const notRun = report.numPendingTests + report.numTodoTests;
+  return { passed: report.numPassedTests, failed: report.numFailedTests + notRun + unloaded };
+}
+
+function countE2e(report) {
+  if (!report) return { passed: 0, failed: 1 };
+  const { expected, unexpected, flaky, skipped } = report.stats;
+  return { passed: expected, failed: unexpected + flaky + skipped + report.errors.length };
+}
