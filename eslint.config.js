@@ -124,6 +124,7 @@ export default tseslint.config(
   },
   {
     files: ['**/*.{js,mjs}'],
-    languageOptions: { globals: globals.node, ecmaVersion: 'latest' },
+    // Some of it is sent into a page.
+    languageOptions: { globals: { ...globals.node, ...globals.browser }, ecmaVersion: 'latest' },
   },
 );

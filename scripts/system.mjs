@@ -16,7 +16,7 @@ export function command(file, args, { advice, ...options } = {}) {
 }
 
 /** The folder of PostgreSQL's own programs (newest version), or null when it is not installed. */
-export function findPostgres() {
+function findPostgres() {
   const root = '/usr/lib/postgresql';
   const versions = existsSync(root) ? readdirSync(root).map(Number).filter(Number.isFinite) : [];
   const folders = versions.sort((a, b) => b - a).map((version) => `${root}/${version}/bin`);

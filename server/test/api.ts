@@ -16,7 +16,7 @@ import { migrationsBeside } from '../src/db/migrate.ts';
 import { makePool } from '../src/db/pool.ts';
 import { dropDatabase, prepareDatabase } from '../src/db/setup.ts';
 
-export interface Answer<T> {
+interface Answer<T> {
   status: number;
   body: T;
   problem: Problem;

@@ -8,7 +8,7 @@ export class RefusedError extends Error {
 }
 
 /** No answer came, or the server broke: the same request may go through later. */
-export class UnreachableError extends Error {}
+class UnreachableError extends Error {}
 
 /**
  * One request to our own server.

@@ -3,7 +3,7 @@ import { BAR_TOP, layOutRace, type Lane, type RaceLayout } from './raceLayout.ts
 import './RaceView.scss';
 import { useWidth } from './useWidth.ts';
 
-export type { Lane, LaneLeg } from './raceLayout.ts';
+export type { Lane } from './raceLayout.ts';
 
 /**
  * The race: two lanes to one time scale, each ending in its spread, the gap between them.

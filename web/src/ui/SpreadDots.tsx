@@ -2,7 +2,7 @@ import { swarm } from './swarm.ts';
 import './SpreadDots.scss';
 import { useWidth } from './useWidth.ts';
 
-export interface Dot {
+interface Dot {
   key: string;
   seconds: number;
   /** Set aside: drawn hollow, outside the estimate. */

@@ -3,7 +3,7 @@ import { ChevronsRight, CircleHelp, Minus, type LucideIcon } from 'lucide-react'
 import type { ReactNode } from 'react';
 import './Verdict.scss';
 
-export const VERDICT_WORDS: Record<Verdict, string> = {
+const VERDICT_WORDS: Record<Verdict, string> = {
   go: 'Go',
   close: 'Close',
   stay: 'Stay',

@@ -1,6 +1,6 @@
 /** Where everything in the picture of a race goes: plain numbers, so that it can be tested without drawing. */
 
-export interface LaneLeg {
+interface LaneLeg {
   label: string;
   seconds: number;
   /** False: typical for the level or reckoned, not this person's own times. */
