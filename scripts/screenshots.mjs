@@ -61,6 +61,7 @@ async function takeAll(browser, address) {
     await take('time');
     const work = page.getByRole('navigation', { name: 'Work' });
     await work.getByRole('link', { name: 'Steal' }).click();
+    await page.getByRole('heading', { name: /^Steal/ }).waitFor();
     await page.getByLabel('Runner').selectOption({ label: '4 Dara Whitlock' });
     await take('steal');
     if (device === '-night') {
