@@ -1,5 +1,6 @@
 import { speedAfter } from '../sprint/index.ts';
 import { LEVELS, type LevelName } from '../timing/index.ts';
+import { roundToMillisecond } from '../units/index.ts';
 import type { StealTimes, TimeInUse } from './times.ts';
 
 export type LegName = 'delivery' | 'flight' | 'pop' | 'tag' | 'jump' | 'run';
@@ -31,21 +32,24 @@ export interface Race {
 export function raceOf(times: StealTimes, levelName: LevelName): Race {
   const level = LEVELS[levelName];
   const pitchName = level.sport === 'softball' ? 'flight' : 'delivery';
-  const ball: Leg[] = [
-    ...(times.delivery ? [{ name: pitchName, ...times.delivery } as const] : []),
-    { name: 'pop', ...times.pop },
-    { name: 'tag', ...times.tag },
+  const ball = [
+    ...(times.delivery ? [leg(pitchName, times.delivery)] : []),
+    leg('pop', times.pop),
+    leg('tag', times.tag),
   ];
-  const runner: Leg[] = [
-    { name: 'jump', ...times.jump },
-    { name: 'run', ...times.run },
-  ];
+  const runner = [leg('jump', times.jump), leg('run', times.run)];
   const ballSeconds = total(ball);
   const runnerSeconds = total(runner);
-  const gapSeconds = ballSeconds - runnerSeconds;
+  // Without the dust of adding decimals: a gap of exactly the margin is enough.
+  const gapSeconds = roundToMillisecond(ballSeconds - runnerSeconds);
   const curve = { ...level, startSpeed: 0 };
   const speedAtBag = speedAfter(times.run.seconds, curve);
   return { ball, runner, ballSeconds, runnerSeconds, gapSeconds, gapFeet: gapSeconds * speedAtBag };
+}
+
+/** To the hundredth, as a coach adds them in his head: the sum shown is the sum of what is shown. */
+function leg(name: LegName, time: TimeInUse): Leg {
+  return { name, ...time, seconds: Math.round(time.seconds * 100) / 100 };
 }
 
 function total(legs: readonly Leg[]): number {

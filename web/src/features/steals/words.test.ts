@@ -6,7 +6,7 @@ import type { PersonId, TeamId } from '@bradyon/core/units';
 import { describe, expect, it } from 'vitest';
 import { lanesOf, wordsOf } from './words.ts';
 
-const team: Team = {
+const skuas: Team = {
   id: 'team' as TeamId,
   name: 'Tern Rock Skuas',
   level: 'hs',
@@ -39,7 +39,7 @@ const typical = (seconds: number): TimeInUse => ({
   giveOrTakeSeconds: null,
 });
 
-function stealOf(delivery: TimeInUse, run = timed(3.3)) {
+function stealOf(delivery: TimeInUse, run = timed(3.3), team = skuas) {
   const times = { delivery, pop: timed(2.1, 0.08), tag: typical(0.1), jump: typical(0.13), run };
   const race = raceOf(times, 'hs');
   const call = callSteal(race, team.neededMarginSeconds);
@@ -59,11 +59,10 @@ describe('the words of a steal', () => {
   });
 
   it('round the threshold up, never down', () => {
-    expect(stealOf(timed(1.4), timed(3.3012)).words.threshold).toBe(
+    expect(stealOf(timed(1.4)).words.threshold).toBe('Go if his delivery takes 1.29 s or more.');
+    const odd = { ...skuas, neededMarginSeconds: 0.065 };
+    expect(stealOf(timed(1.4), timed(3.3), odd).words.threshold).toBe(
       'Go if his delivery takes 1.30 s or more.',
-    );
-    expect(stealOf(timed(1.4), timed(3.3)).words.threshold).toBe(
-      'Go if his delivery takes 1.29 s or more.',
     );
   });
 
