@@ -1,5 +1,7 @@
 export { Choice } from './Choice.tsx';
 export { Empty, Failure, Loading } from './States.tsx';
+export { FormDialog } from './FormDialog.tsx';
+export { FormEnd } from './FormEnd.tsx';
 export { FrontPage } from './FrontPage.tsx';
 export { Field } from './Field.tsx';
 export { feet, giveOrTake, longDate, seconds, shortDate, timesCount } from './format.ts';

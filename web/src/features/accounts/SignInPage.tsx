@@ -4,7 +4,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { request, useContractForm } from '../../api/index.ts';
-import { Field, FrontPage, useTitle } from '../../ui/index.ts';
+import { Field, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
 import { rememberAccount, useWelcome } from './useAccount.ts';
 
 export function SignInPage() {
@@ -41,14 +41,9 @@ export function SignInPage() {
             />
           )}
         </Field>
-        {failure && (
-          <p className="form-failure" role="alert">
-            {failure}
-          </p>
-        )}
-        <Button type="submit" disabled={submitting}>
+        <FormEnd failure={failure} submitting={submitting}>
           Sign in
-        </Button>
+        </FormEnd>
       </Form>
       <p>
         New here? <Link to="/sign-up">Make an account</Link>

@@ -1,11 +1,10 @@
 import type { Account, SignUp } from '@bradyon/contract/accounts';
 import type { AccountId } from '@bradyon/core/units';
 import { useState } from 'react';
-import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
 import { newId, request, useContractForm } from '../../api/index.ts';
-import { Field, FrontPage, useTitle } from '../../ui/index.ts';
+import { Field, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
 import { useEnter } from './SignInPage.tsx';
 
 export function SignUpPage() {
@@ -51,14 +50,9 @@ export function SignUpPage() {
             />
           )}
         </Field>
-        {failure && (
-          <p className="form-failure" role="alert">
-            {failure}
-          </p>
-        )}
-        <Button type="submit" disabled={submitting}>
+        <FormEnd failure={failure} submitting={submitting}>
           Make the account
-        </Button>
+        </FormEnd>
       </Form>
       <p>
         Have one? <Link to="/sign-in">Sign in</Link>

@@ -1,11 +1,9 @@
 import type { Opponent } from '@bradyon/core/people';
 import type { OpponentId } from '@bradyon/core/units';
 import { useState } from 'react';
-import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import Modal from 'react-bootstrap/Modal';
 import { newId, useContractForm } from '../../api/index.ts';
-import { Field } from '../../ui/index.ts';
+import { Field, FormDialog } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { useSaveOpponent } from './usePeople.ts';
 
@@ -37,39 +35,26 @@ export function OpponentForm({
     },
   });
   return (
-    <Modal show centered onHide={onClose}>
-      <Form noValidate onSubmit={(event) => void submit(event)}>
-        <Modal.Header closeButton>
-          <Modal.Title>{opponent ? `Change ${opponent.name}` : 'Add an opponent'}</Modal.Title>
-        </Modal.Header>
-        <Modal.Body className="person-form">
-          <Field label="Name" error={errorOf('name')}>
-            {(field) => (
-              <Form.Control {...field} autoFocus autoComplete="off" {...form.register('name')} />
-            )}
-          </Field>
-          {opponent && (
-            <Form.Check
-              id="opponent-retired"
-              label="Retired: no longer offered, the times are kept"
-              {...form.register('retired')}
-            />
-          )}
-          {failure && (
-            <p className="form-failure" role="alert">
-              {failure}
-            </p>
-          )}
-        </Modal.Body>
-        <Modal.Footer>
-          <Button variant="outline-primary" onClick={onClose}>
-            Cancel
-          </Button>
-          <Button type="submit" disabled={submitting}>
-            {opponent ? 'Save' : 'Add'}
-          </Button>
-        </Modal.Footer>
-      </Form>
-    </Modal>
+    <FormDialog
+      title={opponent ? `Change ${opponent.name}` : 'Add an opponent'}
+      action={opponent ? 'Save' : 'Add'}
+      submit={submit}
+      failure={failure}
+      submitting={submitting}
+      onClose={onClose}
+    >
+      <Field label="Name" error={errorOf('name')}>
+        {(field) => (
+          <Form.Control {...field} autoFocus autoComplete="off" {...form.register('name')} />
+        )}
+      </Field>
+      {opponent && (
+        <Form.Check
+          id="opponent-retired"
+          label="Retired: no longer offered, the times are kept"
+          {...form.register('retired')}
+        />
+      )}
+    </FormDialog>
   );
 }

@@ -1,11 +1,9 @@
 import { HANDS, POSITIONS, SIDES_OF_PLATE, type Person } from '@bradyon/core/people';
 import type { OpponentId, PersonId } from '@bradyon/core/units';
 import { useState } from 'react';
-import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import Modal from 'react-bootstrap/Modal';
 import { newId, useContractForm } from '../../api/index.ts';
-import { Choice, Field } from '../../ui/index.ts';
+import { Choice, Field, FormDialog } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
 import './PersonForm.scss';
 import { useSavePerson } from './usePeople.ts';
@@ -58,89 +56,74 @@ export function PersonForm({
   });
   const { throws, bats, positions } = form.watch();
   return (
-    <Modal show centered onHide={onClose}>
-      <Form noValidate onSubmit={(event) => void submit(event)}>
-        <Modal.Header closeButton>
-          <Modal.Title>
-            {person ? `Change ${person.name}` : `Add a player to ${sideName}`}
-          </Modal.Title>
-        </Modal.Header>
-        <Modal.Body className="person-form">
-          <div className="person-form-row">
-            <Field label="Number" error={errorOf('number')}>
-              {(field) => (
-                <Form.Control
-                  {...field}
-                  inputMode="numeric"
-                  autoComplete="off"
-                  {...form.register('number')}
-                />
-              )}
-            </Field>
-            <Field label="Name" error={errorOf('name')}>
-              {(field) => (
-                <Form.Control {...field} autoFocus autoComplete="off" {...form.register('name')} />
-              )}
-            </Field>
-          </div>
-          <div className="person-form-hands">
-            <Choice
-              label="Throws"
-              showLabel
-              value={throws}
-              options={HANDS.map((value) => ({ value, text: HAND_WORDS[value] }))}
-              onChange={(value) => {
-                form.setValue('throws', value);
-              }}
-            />
-            <Choice
-              label="Bats"
-              showLabel
-              value={bats}
-              options={SIDES_OF_PLATE.map((value) => ({ value, text: HAND_WORDS[value] }))}
-              onChange={(value) => {
-                form.setValue('bats', value);
-              }}
-            />
-          </div>
-          <fieldset className="person-form-positions">
-            <legend>Plays</legend>
-            {POSITIONS.map((position) => (
-              <label key={position}>
-                <input
-                  type="checkbox"
-                  checked={positions.includes(position)}
-                  onChange={({ target }) => {
-                    const others = positions.filter((each) => each !== position);
-                    form.setValue('positions', target.checked ? [...others, position] : others);
-                  }}
-                />
-                <span>{position}</span>
-              </label>
-            ))}
-          </fieldset>
-          {person && (
-            <Form.Check
-              id="person-retired"
-              label="Retired: no longer offered, the times are kept"
-              {...form.register('retired')}
+    <FormDialog
+      title={person ? `Change ${person.name}` : `Add a player to ${sideName}`}
+      action={person ? 'Save' : 'Add'}
+      submit={submit}
+      failure={failure}
+      submitting={submitting}
+      onClose={onClose}
+    >
+      <div className="person-form-row">
+        <Field label="Number" error={errorOf('number')}>
+          {(field) => (
+            <Form.Control
+              {...field}
+              inputMode="numeric"
+              autoComplete="off"
+              {...form.register('number')}
             />
           )}
-          {failure && (
-            <p className="form-failure" role="alert">
-              {failure}
-            </p>
+        </Field>
+        <Field label="Name" error={errorOf('name')}>
+          {(field) => (
+            <Form.Control {...field} autoFocus autoComplete="off" {...form.register('name')} />
           )}
-        </Modal.Body>
-        <Modal.Footer>
-          <Button variant="outline-primary" onClick={onClose}>
-            Cancel
-          </Button>
-          <Button type="submit" disabled={submitting}>
-            {person ? 'Save' : 'Add'}
-          </Button>
-        </Modal.Footer>
-      </Form>
-    </Modal>
+        </Field>
+      </div>
+      <div className="person-form-hands">
+        <Choice
+          label="Throws"
+          showLabel
+          value={throws}
+          options={HANDS.map((value) => ({ value, text: HAND_WORDS[value] }))}
+          onChange={(value) => {
+            form.setValue('throws', value);
+          }}
+        />
+        <Choice
+          label="Bats"
+          showLabel
+          value={bats}
+          options={SIDES_OF_PLATE.map((value) => ({ value, text: HAND_WORDS[value] }))}
+          onChange={(value) => {
+            form.setValue('bats', value);
+          }}
+        />
+      </div>
+      <fieldset className="person-form-positions">
+        <legend>Plays</legend>
+        {POSITIONS.map((position) => (
+          <label key={position}>
+            <input
+              type="checkbox"
+              checked={positions.includes(position)}
+              onChange={({ target }) => {
+                const others = positions.filter((each) => each !== position);
+                form.setValue('positions', target.checked ? [...others, position] : others);
+              }}
+            />
+            <span>{position}</span>
+          </label>
+        ))}
+      </fieldset>
+      {person && (
+        <Form.Check
+          id="person-retired"
+          label="Retired: no longer offered, the times are kept"
+          {...form.register('retired')}
+        />
+      )}
+    </FormDialog>
   );
 }

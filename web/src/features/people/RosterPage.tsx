@@ -1,15 +1,16 @@
 import { byNumber, type Opponent, type Person } from '@bradyon/core/people';
-import type { OpponentId } from '@bradyon/core/units';
-import { Archive, ArchiveRestore, Pencil, Plus } from 'lucide-react';
+import { Pencil, Plus } from 'lucide-react';
 import { useState, type ComponentType } from 'react';
 import Button from 'react-bootstrap/Button';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { Empty, Failure, Loading, notify, useTitle } from '../../ui/index.ts';
 import { TeamTabs, useTeam } from '../teams/index.ts';
 import { OpponentForm } from './OpponentForm.tsx';
 import { PersonForm } from './PersonForm.tsx';
 import './RosterPage.scss';
-import { usePeople, useSaveOpponent, useSavePerson } from './usePeople.ts';
+import { RosterTable } from './RosterTable.tsx';
+import { SideList } from './SideList.tsx';
+import { usePeople, useSavePerson } from './usePeople.ts';
 
 /** Which form is open: for somebody new, or for somebody to change. */
 type Open = { person: Person | null } | { opponent: Opponent | null } | null;
@@ -28,7 +29,7 @@ export function RosterPage({ KeyTime }: { KeyTime: ComponentType<{ person: Perso
     .toSorted(byNumber);
   const retiredCount = side.filter(({ retired }) => retired).length;
   const shown = side.filter(({ retired }) => showsRetired || !retired);
-  const restorePerson = useRetire();
+  const toggleRetired = useRetire();
 
   const show = (change: Record<string, string | null>): void => {
     setSearch((params) => {
@@ -114,7 +115,7 @@ export function RosterPage({ KeyTime }: { KeyTime: ComponentType<{ person: Perso
                 onEdit={(person) => {
                   setOpen({ person });
                 }}
-                onRetire={restorePerson}
+                onRetire={toggleRetired}
               />
             )}
           </section>
@@ -167,169 +168,4 @@ function useRetire(): (person: Person) => void {
       );
     });
   };
-}
-
-function SideList({
-  opponents,
-  people,
-  current,
-  showsRetired,
-  onShow,
-  onAdd,
-}: {
-  opponents: Opponent[];
-  people: Person[];
-  current: OpponentId | null;
-  showsRetired: boolean;
-  onShow: (id: OpponentId | null) => void;
-  onAdd: () => void;
-}) {
-  const team = useTeam();
-  const restore = useSaveOpponent(team.id);
-  const sides = [
-    { id: null, name: team.name, retired: false },
-    ...opponents
-      .filter(({ id, retired }) => showsRetired || !retired || id === current)
-      .toSorted((a, b) => a.name.localeCompare(b.name)),
-  ];
-  const count = (id: OpponentId | null): number =>
-    people.filter(({ opponentId, retired }) => opponentId === id && !retired).length;
-  const retired = opponents.filter((opponent) => opponent.retired);
-  return (
-    <nav className="roster-sides" aria-label="Sides">
-      {sides.map(({ id, name }) => (
-        <button
-          key={id ?? 'ours'}
-          type="button"
-          className="roster-side-button"
-          aria-current={id === current ? 'true' : undefined}
-          onClick={() => {
-            onShow(id);
-          }}
-        >
-          <span>{name}</span>
-          <span className="quiet">
-            {id === null ? 'ours, ' : ''}
-            {count(id)} players
-          </span>
-        </button>
-      ))}
-      {retired
-        .filter(({ id }) => !showsRetired && id !== current)
-        .map((opponent) => (
-          <button
-            key={opponent.id}
-            type="button"
-            className="roster-side-button quiet"
-            onClick={() => {
-              restore.mutate({ row: { ...opponent, retired: false }, isNew: false });
-            }}
-          >
-            <span>{opponent.name}</span>
-            <span>retired; bring back</span>
-          </button>
-        ))}
-      <Button variant="outline-primary" onClick={onAdd}>
-        <Plus size={18} aria-hidden="true" /> Add opponent
-      </Button>
-    </nav>
-  );
-}
-
-function RosterTable({
-  people,
-  KeyTime,
-  onEdit,
-  onRetire,
-}: {
-  people: Person[];
-  KeyTime: ComponentType<{ person: Person }>;
-  onEdit: (person: Person) => void;
-  onRetire: (person: Person) => void;
-}) {
-  const { id: teamId } = useTeam();
-  return (
-    <table className="table roster-table">
-      <thead>
-        <tr>
-          <th scope="col" className="roster-number">
-            No.
-          </th>
-          <th scope="col">Name</th>
-          <th scope="col" className="roster-wide">
-            Plays
-          </th>
-          <th scope="col" className="roster-wide">
-            Throws, bats
-          </th>
-          <th scope="col">Timed</th>
-          <th scope="col">
-            <span className="visually-hidden">Change</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {people.map((person) => (
-          <tr key={person.id} className={person.retired ? 'roster-retired' : undefined}>
-            <td className="roster-number figure">{person.number || '–'}</td>
-            <th scope="row">
-              <Link to={`/teams/${teamId}/timing/${person.id}`}>{person.name}</Link>
-              {person.retired && <span className="quiet"> retired</span>}
-            </th>
-            <td className="roster-wide">{person.positions.join(', ') || '–'}</td>
-            <td className="roster-wide">
-              {person.throws}, {person.bats}
-            </td>
-            <td>
-              <KeyTime person={person} />
-            </td>
-            <td className="roster-actions">
-              <IconButton
-                label={`Change ${person.name}`}
-                onClick={() => {
-                  onEdit(person);
-                }}
-              >
-                <Pencil size={18} aria-hidden="true" />
-              </IconButton>
-              <IconButton
-                label={person.retired ? `Bring back ${person.name}` : `Retire ${person.name}`}
-                onClick={() => {
-                  onRetire(person);
-                }}
-              >
-                {person.retired ? (
-                  <ArchiveRestore size={18} aria-hidden="true" />
-                ) : (
-                  <Archive size={18} aria-hidden="true" />
-                )}
-              </IconButton>
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
-function IconButton({
-  label,
-  onClick,
-  children,
-}: {
-  label: string;
-  onClick: () => void;
-  children: React.ReactNode;
-}) {
-  return (
-    <button
-      type="button"
-      className="roster-icon"
-      aria-label={label}
-      title={label}
-      onClick={onClick}
-    >
-      {children}
-    </button>
-  );
 }

@@ -8,7 +8,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link, useNavigate } from 'react-router';
 import { newId, useContractForm } from '../../api/index.ts';
-import { Choice, Field, FrontPage, useTitle } from '../../ui/index.ts';
+import { Choice, Field, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
 import { useSignOut } from '../accounts/index.ts';
 import { useAddTeam, useTeams } from './useTeams.ts';
 
@@ -109,14 +109,9 @@ function MakeTeam() {
           </Form.Select>
         )}
       </Field>
-      {failure && (
-        <p className="form-failure" role="alert">
-          {failure}
-        </p>
-      )}
-      <Button type="submit" disabled={submitting}>
+      <FormEnd failure={failure} submitting={submitting}>
         Make the team
-      </Button>
+      </FormEnd>
     </Form>
   );
 }
@@ -153,14 +148,9 @@ function JoinTeam() {
           />
         )}
       </Field>
-      {failure && (
-        <p className="form-failure" role="alert">
-          {failure}
-        </p>
-      )}
-      <Button type="submit" disabled={submitting}>
+      <FormEnd failure={failure} submitting={submitting}>
         Join the team
-      </Button>
+      </FormEnd>
     </Form>
   );
 }

@@ -1,0 +1,47 @@
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { newId } from './ids.ts';
+import { RefusedError, request } from './request.ts';
+
+function answer(status: number, body: unknown, type = 'application/json'): void {
+  const content = body === null ? null : JSON.stringify(body);
+  const response = new Response(content, { status, headers: { 'Content-Type': type } });
+  vi.stubGlobal('fetch', () => Promise.resolve(response));
+}
+
+afterEach(() => {
+  vi.unstubAllGlobals();
+});
+
+describe('request', () => {
+  it('gives what the server says', async () => {
+    answer(200, { name: 'Skuas' });
+    expect(await request('GET', '/api/x')).toEqual({ name: 'Skuas' });
+    answer(204, null);
+    expect(await request('DELETE', '/api/x')).toBeUndefined();
+  });
+
+  it('tells a refusal, which stays one, from a server that may come back', async () => {
+    const problem = { title: 'No', status: 422, detail: 'Enter a name.', errors: [] };
+    answer(422, problem, 'application/problem+json');
+    await expect(request('POST', '/api/x', {})).rejects.toEqual(new RefusedError(problem));
+    answer(500, { detail: 'Broke. Number 7.' }, 'application/problem+json');
+    await expect(request('GET', '/api/x')).rejects.toThrow('Broke. Number 7.');
+    answer(502, null, 'text/html');
+    await expect(request('GET', '/api/x')).rejects.not.toBeInstanceOf(RefusedError);
+  });
+
+  it('says so when nothing answers', async () => {
+    vi.stubGlobal('fetch', () => Promise.reject(new TypeError('network')));
+    await expect(request('GET', '/api/x')).rejects.toThrow('cannot be reached');
+  });
+});
+
+describe('newId', () => {
+  it('makes version 4 UUIDs, each another', () => {
+    const ids = Array.from({ length: 200 }, () => newId());
+    expect(new Set(ids).size).toBe(200);
+    for (const id of ids) {
+      expect(id).toMatch(/^[\da-f]{8}-[\da-f]{4}-4[\da-f]{3}-[89ab][\da-f]{3}-[\da-f]{12}$/);
+    }
+  });
+});

@@ -1,0 +1,24 @@
+import { describe, expect, it } from 'vitest';
+import { feet, giveOrTake, seconds, timesCount } from './format.ts';
+
+describe('the words of figures', () => {
+  it('give seconds two decimals and hold on to the unit', () => {
+    expect(seconds(1.384)).toBe('1.38\u00a0s');
+    expect(seconds(0)).toBe('0.00\u00a0s');
+  });
+
+  it.each([
+    [2.9, '3\u00a0ft'],
+    [-2.9, '3\u00a0ft'],
+    [4.3, '4.5\u00a0ft'],
+    [0.2, '0\u00a0ft'],
+  ])('give %f ft to the half foot', (value, words) => {
+    expect(feet(value)).toBe(words);
+  });
+
+  it('say give or take as a coach does, without the nought', () => {
+    expect(giveOrTake(0.052)).toBe('give or take .05');
+    expect(giveOrTake(1.2)).toBe('give or take 1.20');
+    expect(timesCount(1)).toBe('1 timed');
+  });
+});
