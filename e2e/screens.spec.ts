@@ -82,7 +82,7 @@ test('everything touched in a game is at least 48 px high', async ({ browser }) 
   await context.close();
 });
 
-test('the first load of Time brings at most 250 kB of JavaScript, and no chart library', async ({
+test('the first load of Time brings at most 250 kB of compressed JavaScript', async ({
   browser,
 }) => {
   const context = await browser.newContext();
