@@ -13,7 +13,7 @@ import {
 } from 'lucide-react';
 import { useEffect, useSyncExternalStore } from 'react';
 import Dropdown from 'react-bootstrap/Dropdown';
-import { Link, NavLink, Outlet, useNavigate, useParams } from 'react-router';
+import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { onlineManager } from '@tanstack/react-query';
 import { useOutbox } from '../../api/index.ts';
 import { Empty, Failure, Loading, Mark, useTheme } from '../../ui/index.ts';
@@ -22,15 +22,18 @@ import { StealIcon } from './StealIcon.tsx';
 import './TeamShell.scss';
 import { OpenTeam, useLastTeam, useTeams } from './useTeams.ts';
 
-const WORK: { to: string; text: string; Icon: LucideIcon | typeof StealIcon }[] = [
-  { to: 'timing', text: 'Time', Icon: Timer },
-  { to: 'steals', text: 'Steal', Icon: StealIcon },
-  { to: 'people', text: 'Team', Icon: Users },
-];
+/** `pages`: the pages that belong to the work beside its own address. */
+const WORK: { to: string; pages?: string[]; text: string; Icon: LucideIcon | typeof StealIcon }[] =
+  [
+    { to: 'timing', text: 'Time', Icon: Timer },
+    { to: 'steals', text: 'Steal', Icon: StealIcon },
+    { to: 'people', pages: ['rules', 'staff'], text: 'Team', Icon: Users },
+  ];
 
 /** The frame around a team's pages: where things stand on top, the work beside it. */
 export function TeamShell() {
   const { teamId } = useParams();
+  const page = useLocation().pathname.split('/')[3] ?? '';
   const { data: teams, error, refetch } = useTeams();
   const team = teams?.find(({ id }) => id === teamId);
   useEffect(() => {
@@ -61,8 +64,14 @@ export function TeamShell() {
       <div className="shell">
         <Strip team={team} teams={teams} />
         <nav className="rail" aria-label="Work">
-          {WORK.map(({ to, text, Icon }) => (
-            <NavLink key={to} to={`/teams/${team.id}/${to}`} className="rail-link">
+          {WORK.map(({ to, pages, text, Icon }) => (
+            <NavLink
+              key={to}
+              to={`/teams/${team.id}/${to}`}
+              className={({ isActive }) =>
+                isActive || pages?.includes(page) ? 'rail-link active' : 'rail-link'
+              }
+            >
               <Icon size={24} aria-hidden="true" />
               {text}
             </NavLink>
