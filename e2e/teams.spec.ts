@@ -95,6 +95,24 @@ test('a player is retired, is no longer offered, and comes back by undo', async 
   await expect(page.getByRole('button', { name: 'Retire Silas Ruiz-Hale' })).toBeVisible();
 });
 
+test.describe('signing out while the server is away', () => {
+  test.use({ allowed: [/net::ERR_FAILED/] });
+
+  test('says that it did not happen, and leaves everything as it was', async ({ page }) => {
+    const coach = new Coach(page);
+    await coach.openDemo();
+    await page.route('**/accounts/session', (route) => route.abort());
+    await page.getByRole('button', { name: /^Account of/ }).click();
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await expect(page.getByText('Not signed out. The server cannot be reached.')).toBeVisible();
+    await expect(page.locator('.watch-face')).toBeVisible();
+    await page.unroute('**/accounts/session');
+    await page.getByRole('button', { name: /^Account of/ }).click();
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await page.waitForURL(/\/sign-in/);
+  });
+});
+
 test.describe('the demo', () => {
   // After signing out, asking who is signed in is refused: that is the point.
   test.use({ allowed: [/status of 401/] });

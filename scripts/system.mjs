@@ -9,7 +9,11 @@ export const isRoot = process.getuid?.() === 0;
 export function command(file, args, { advice, ...options } = {}) {
   const result = spawnSync(file, args, { encoding: 'utf8', ...options });
   if (result.error || result.status !== 0) {
-    const output = [result.error?.message, result.stdout, result.stderr].filter(Boolean).join('\n');
+    // A program that crashes says nothing itself: only the signal that ended it.
+    const crash = result.signal && `It was ended by ${result.signal}.`;
+    const output = [result.error?.message, crash, result.stdout, result.stderr]
+      .filter(Boolean)
+      .join('\n');
     throw new Advice(`${file} ${args.join(' ')} failed.\n${output.trim()}\n${advice ?? ''}`.trim());
   }
   return result.stdout ?? '';

@@ -8,6 +8,7 @@ import {
   request,
   useOutbox,
 } from '../../api/index.ts';
+import { notify } from '../../ui/index.ts';
 
 const ME = ['me'];
 
@@ -54,7 +55,13 @@ export function useSignOut(): { signOut: () => Promise<void>; unsaved: number } 
   return {
     unsaved,
     signOut: async () => {
-      await request('DELETE', '/api/accounts/session');
+      try {
+        await request('DELETE', '/api/accounts/session');
+      } catch (error) {
+        // Still signed in: the cookie can only be taken back by the server.
+        notify(`Not signed out. ${error instanceof Error ? error.message : ''}`);
+        return;
+      }
       await forgetServerState();
       await navigate('/sign-in');
     },

@@ -2,6 +2,7 @@ import type { Opponent, Person } from '@bradyon/core/people';
 import type { OpponentId } from '@bradyon/core/units';
 import { Plus } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
+import { notify } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { useSaveOpponent } from './usePeople.ts';
 
@@ -59,7 +60,14 @@ export function SideList({
             type="button"
             className="roster-side-button quiet"
             onClick={() => {
-              restore.mutate({ row: { ...opponent, retired: false }, isNew: false });
+              restore.mutate(
+                { row: { ...opponent, retired: false }, isNew: false },
+                {
+                  onError: ({ message }) => {
+                    notify(message);
+                  },
+                },
+              );
             }}
           >
             <span>{opponent.name}</span>
