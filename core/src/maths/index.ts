@@ -1,2 +1,3 @@
+export { normalCdf, studentCdf, studentQuantile } from './distributions.ts';
 export { makeRandom, normalDraw, type Random } from './random.ts';
 export { mean, sampleDeviation } from './spread.ts';

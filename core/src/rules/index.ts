@@ -5,5 +5,6 @@ export {
   SPORTS,
   type LeadRule,
   type Ruleset,
+  timesFromRelease,
   type Sport,
 } from './ruleset.ts';

@@ -43,3 +43,8 @@ const LEAD_RULE_WORDS: Record<LeadRule, string> = {
 export function describeLeadRule(rule: LeadRule): string {
   return LEAD_RULE_WORDS[rule];
 }
+
+/** Whether the pitch is timed from the release: there is no move of a front foot to run on. */
+export function timesFromRelease({ sport, leadRule }: Ruleset): boolean {
+  return sport === 'softball' || leadRule === 'atRelease';
+}

@@ -1,1 +1,18 @@
 export { distanceAfter, speedAfter, timeToCover, type SpeedCurve } from './curve.ts';
+export { GATE_NOISE_SECONDS, simulateGateRun } from './gateRun.ts';
+export { missingOf, wantedOf, type Missing } from './missing.ts';
+export {
+  compareStarts,
+  populationsOf,
+  type Population,
+  type StartComparison,
+} from './populations.ts';
+export {
+  commonLeadFeet,
+  SLIDE_STEP_SAVES_SECONDS,
+  secondsPerFoot,
+  typicalTime,
+  usualStart,
+  type Field,
+  type Mover,
+} from './typical.ts';

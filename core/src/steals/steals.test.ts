@@ -1,30 +1,30 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PRESETS } from '../rules/index.ts';
-import type { DeliveryStyle, Reading, ReadingKind } from '../timing/index.ts';
-import type { AccountId, PersonId, ReadingId, TargetBase } from '../units/index.ts';
+import { aReading } from '../../test/aReading.ts';
+import { populationsOf, type Population } from '../sprint/index.ts';
+import type { LevelName, Reading, ReadingKind } from '../timing/index.ts';
 import { callSteal, raceOf, stealTimes } from './index.ts';
 
-function readings(
+/** Somebody's times of one kind, taken by gates: an estimate close to their mean. */
+function times(
   kind: ReadingKind,
   seconds: number[],
-  parts: { base?: TargetBase; style?: DeliveryStyle; aside?: boolean } = {},
-): Reading[] {
-  return seconds.map((time, index) => ({
-    id: `${kind}-${String(index)}` as ReadingId,
-    personId: 'person' as PersonId,
-    kind,
-    seconds: time,
-    base: parts.base ?? (kind === 'homeToFirst' ? null : 'second'),
-    style: kind === 'delivery' ? (parts.style ?? 'legLift') : null,
-    leadFeet: null,
-    method: 'thumb',
-    takenAt: '2031-05-01T10:00:00.000Z',
-    timedBy: 'coach' as AccountId,
-    timedByName: 'Coach',
-    asideReason: parts.aside ? 'wrong tap' : null,
-  }));
+  parts: Partial<Reading> = {},
+  rules = PRESETS.fullSizeSeven,
+  level: LevelName = 'hs',
+): Population[] {
+  const each = seconds.map((time) => aReading({ kind, seconds: time, base: 'second', ...parts }));
+  return populationsOf(
+    { throws: 'right', bats: 'right' },
+    each,
+    { level, ruleset: rules },
+    new Map(),
+  );
 }
+
+/** So many that the prior no longer shows in the hundredths. */
+const often = (...seconds: number[]): number[] => Array.from({ length: 400 }, () => seconds).flat();
 
 const question = {
   ruleset: PRESETS.fullSizeSeven,
@@ -32,9 +32,9 @@ const question = {
   base: 'second' as const,
   style: 'legLift' as const,
   pitcher: { throws: 'right' as const },
-  pitcherReadings: readings('delivery', [1.36, 1.4]),
-  catcherReadings: readings('pop', [2.05, 2.13]),
-  runnerReadings: readings('steal', [3.3, 3.34]),
+  pitcherTimes: times('delivery', often(1.36, 1.4)),
+  catcherTimes: times('pop', often(2.05, 2.13)),
+  runnerTimes: times('steal', often(3.3, 3.34)),
 };
 
 describe('the steal race by the plain sum', () => {
@@ -53,15 +53,15 @@ describe('the steal race by the plain sum', () => {
 
   it('goes from go to close to stay as the pitcher gets quicker', () => {
     const verdicts = [1.38, 1.3, 1.2].map((delivery) => {
-      const times = stealTimes({ ...question, pitcherReadings: readings('delivery', [delivery]) });
-      return callSteal(raceOf(times, 'hs'), 0.06).verdict;
+      const found = stealTimes({ ...question, pitcherTimes: times('delivery', often(delivery)) });
+      return callSteal(raceOf(found, 'hs'), 0.06).verdict;
     });
     expect(verdicts).toEqual(['go', 'close', 'stay']);
   });
 
   it('goes when the gap is exactly the margin', () => {
-    const times = stealTimes({ ...question, pitcherReadings: readings('delivery', [1.32]) });
-    expect(callSteal(raceOf(times, 'hs'), 0.06).verdict).toBe('go');
+    const found = stealTimes({ ...question, pitcherTimes: times('delivery', often(1.32)) });
+    expect(callSteal(raceOf(found, 'hs'), 0.06).verdict).toBe('go');
   });
 
   it('inverts: at the slowest delivery asked for, the gap is exactly the margin', () => {
@@ -71,7 +71,7 @@ describe('the steal race by the plain sum', () => {
       fc.property(time, margin, (delivery, needed) => {
         const at = (seconds: number) =>
           raceOf(
-            stealTimes({ ...question, pitcherReadings: readings('delivery', [seconds]) }),
+            stealTimes({ ...question, pitcherTimes: times('delivery', often(seconds)) }),
             'hs',
           );
         const threshold = callSteal(at(delivery), needed).slowestDeliverySeconds ?? 0;
@@ -81,35 +81,47 @@ describe('the steal race by the plain sum', () => {
     );
   });
 
+  it('goes from what is typical of the level toward his own, time by time', () => {
+    const after = (count: number) => {
+      const own = times(
+        'delivery',
+        Array.from({ length: count }, () => 1.3),
+      );
+      return stealTimes({ ...question, pitcherTimes: own }).delivery?.seconds ?? 0;
+    };
+    const seconds = [1, 3, 10, 100].map(after);
+    expect(seconds).toEqual(seconds.toSorted((a, b) => b - a));
+    expect(seconds[0]).toBeLessThan(1.42);
+    expect(seconds.at(-1)).toBeCloseTo(1.3, 2);
+  });
+
   it('does not count what was set aside', () => {
-    const withWrongTap = [
-      ...question.pitcherReadings,
-      ...readings('delivery', [2.1], { aside: true }),
-    ];
-    expect(
-      stealTimes({ ...question, pitcherReadings: withWrongTap }).delivery?.seconds,
-    ).toBeCloseTo(1.38, 9);
+    const aside = times('delivery', [2.1], { asideReason: 'wrong tap' });
+    expect(stealTimes({ ...question, pitcherTimes: aside }).delivery).toMatchObject({
+      basis: 'typical',
+      count: 0,
+    });
   });
 
   it('uses pops to the base in question only', () => {
-    const times = stealTimes({
+    const found = stealTimes({
       ...question,
       base: 'third',
-      catcherReadings: readings('pop', [1.7], { base: 'third' }),
+      catcherTimes: times('pop', [1.7], { base: 'third' }),
     });
-    expect(times.pop).toMatchObject({ seconds: 1.7, basis: 'timed', count: 1 });
-    expect(times.run.basis).toBe('typical');
+    expect(found.pop).toMatchObject({ basis: 'timed', count: 1 });
+    expect(found.run.basis).toBe('typical');
   });
 
   it('reckons a slide step from the leg lift until one is timed', () => {
     const slide = { ...question, style: 'slideStep' as const };
     expect(stealTimes(slide).delivery).toMatchObject({
       basis: 'reckoned',
-      seconds: expect.closeTo(1.21, 9) as number,
+      seconds: expect.closeTo(1.21, 3) as number,
     });
-    const own = readings('delivery', [1.18], { style: 'slideStep' });
-    expect(stealTimes({ ...slide, pitcherReadings: own }).delivery?.basis).toBe('timed');
-    expect(stealTimes({ ...slide, pitcherReadings: [] }).delivery).toMatchObject({
+    const own = times('delivery', [1.18], { style: 'slideStep' });
+    expect(stealTimes({ ...slide, pitcherTimes: own }).delivery?.basis).toBe('timed');
+    expect(stealTimes({ ...slide, pitcherTimes: [] }).delivery).toMatchObject({
       basis: 'typical',
       seconds: expect.closeTo(1.25, 9) as number,
     });
@@ -124,14 +136,14 @@ describe('the steal race by the plain sum', () => {
 
 describe('when somebody is not timed', () => {
   it('shows the race with typical times and gives no verdict', () => {
-    const times = stealTimes({ ...question, pitcherReadings: [], runnerReadings: [] });
-    const race = raceOf(times, 'hs');
+    const found = stealTimes({ ...question, pitcherTimes: [], runnerTimes: [] });
+    const race = raceOf(found, 'hs');
     expect(callSteal(race, 0.06)).toMatchObject({
       verdict: 'untimed',
       missing: ['delivery', 'run'],
     });
     // The agreed table: an average high school runner takes 3.69 s from 11.5 ft.
-    expect(times.run.seconds).toBeCloseTo(3.69, 1);
+    expect(found.run.seconds).toBeCloseTo(3.69, 1);
     expect(Number.isFinite(race.gapSeconds)).toBe(true);
   });
 
@@ -140,8 +152,8 @@ describe('when somebody is not timed', () => {
     ['college', 3.58],
     ['hs', 3.69],
   ] as const)('takes the average runner of %s to be %s s', (level, seconds) => {
-    const times = stealTimes({ ...question, level, runnerReadings: [] });
-    expect(Math.abs(times.run.seconds - seconds)).toBeLessThan(0.006);
+    const found = stealTimes({ ...question, level, runnerTimes: [] });
+    expect(Math.abs(found.run.seconds - seconds)).toBeLessThan(0.006);
   });
 });
 
@@ -152,8 +164,8 @@ describe('other rules', () => {
         ...question,
         ruleset: PRESETS.fastpitch43,
         level: 'fpHs',
-        pitcherReadings: readings('flight', [0.5, 0.52]),
-        runnerReadings: readings('steal', [2.6]),
+        pitcherTimes: times('flight', often(0.5, 0.52), {}, PRESETS.fastpitch43, 'fpHs'),
+        runnerTimes: times('steal', often(2.6), {}, PRESETS.fastpitch43, 'fpHs'),
       }),
       'fpHs',
     );

@@ -1,13 +1,13 @@
 import type { Person } from '../people/index.ts';
-import type { Ruleset } from '../rules/index.ts';
-import { timeToCover } from '../sprint/index.ts';
+import { timesFromRelease, type Ruleset } from '../rules/index.ts';
+import { SLIDE_STEP_SAVES_SECONDS, typicalTime, type Population } from '../sprint/index.ts';
 import {
   LEVELS,
-  spreadOf,
+  plainContext,
+  populationKey,
   type DeliveryStyle,
-  type Level,
   type LevelName,
-  type Reading,
+  type ReadingContext,
 } from '../timing/index.ts';
 import type { TargetBase } from '../units/index.ts';
 
@@ -20,7 +20,7 @@ export interface TimeInUse {
   basis: 'timed' | 'reckoned' | 'typical';
   /** How many readings stand behind it; 0 when typical. */
   count: number;
-  /** Sample standard deviation of those readings, seconds; null with fewer than two. */
+  /** How far the next one may lie from it, seconds; null when typical. */
   giveOrTakeSeconds: number | null;
 }
 
@@ -34,99 +34,78 @@ export interface StealTimes {
   run: TimeInUse;
 }
 
-/** A slide step is this much quicker to the plate than a leg lift, when it was never timed. */
-const SLIDE_STEP_SAVES_SECONDS = 0.17;
-/** Hips to foot in the slide, and what the slide itself costs. */
-const SLIDE_REACH_FEET = 3;
-const SLIDE_SECONDS = 0.06;
-
 interface Question {
   ruleset: Ruleset;
   level: LevelName;
   base: TargetBase;
   style: DeliveryStyle;
   pitcher: Pick<Person, 'throws'> | null;
-  /** Readings of the three people, those set aside included. */
-  pitcherReadings: readonly Reading[];
-  catcherReadings: readonly Reading[];
-  runnerReadings: readonly Reading[];
+  /** What is timed of the three people. */
+  pitcherTimes: readonly Population[];
+  catcherTimes: readonly Population[];
+  runnerTimes: readonly Population[];
 }
 
+/** Nobody in particular: what is typical of the level does not ask who he is. */
+const ANYBODY = { throws: 'right', bats: 'right' } as const;
+
 /**
- * The times for one steal: each person's own where he has any, else what is typical.
- * Readings set aside do not count. Pops and steals count for the base they were timed to.
+ * The times for one steal: each person's own estimate where he has any time that counts, else what
+ * is typical. Pops and steals count for the base they were timed to.
  */
 export function stealTimes(question: Question): StealTimes {
-  const { ruleset, base, pitcherReadings, catcherReadings, runnerReadings } = question;
+  const { ruleset, base, catcherTimes, runnerTimes } = question;
   const level = LEVELS[question.level];
   const leftHanderWaits = question.pitcher?.throws === 'left' && base === 'second';
   return {
-    delivery: ruleset.leadRule === 'reachesBatter' ? null : deliveryTime(question, pitcherReadings),
-    pop:
-      ownTime(catcherReadings, (reading) => reading.kind === 'pop' && reading.base === base) ??
-      typical(base === 'second' ? level.popSecond.mean : level.popThird.mean),
+    delivery: ruleset.leadRule === 'reachesBatter' ? null : deliveryTime(question),
+    pop: ownOrTypical(question, catcherTimes, { ...plainContext('pop'), base }),
     tag: typical(level.tagSeconds),
     jump: typical(level.jumpSeconds + (leftHanderWaits ? level.jumpLeftHanderSeconds : 0)),
-    run:
-      ownTime(runnerReadings, (reading) => reading.kind === 'steal' && reading.base === base) ??
-      typical(typicalRun(ruleset, level, base)),
+    run: ownOrTypical(question, runnerTimes, { ...plainContext('steal'), base }),
   };
 }
 
-function deliveryTime(
-  { ruleset, level, style }: Question,
-  readings: readonly Reading[],
-): TimeInUse {
-  const usual = LEVELS[level].delivery.mean;
-  if (ruleset.leadRule === 'atRelease') {
-    return ownTime(readings, (reading) => reading.kind === 'flight') ?? typical(usual);
+function deliveryTime(question: Question): TimeInUse {
+  const { ruleset, style, pitcherTimes } = question;
+  if (timesFromRelease(ruleset)) {
+    return ownOrTypical(question, pitcherTimes, plainContext('flight'));
   }
-  const legLift = ownTime(readings, (reading) => reading.style === 'legLift');
-  if (style === 'legLift') return legLift ?? typical(usual);
-  return (
-    ownTime(readings, (reading) => reading.style === 'slideStep') ??
-    (legLift === null
-      ? typical(usual - SLIDE_STEP_SAVES_SECONDS)
-      : { ...legLift, basis: 'reckoned', seconds: legLift.seconds - SLIDE_STEP_SAVES_SECONDS })
-  );
+  const context = { ...plainContext('delivery'), style };
+  const own = ownTime(pitcherTimes, context);
+  if (own !== null || style === 'legLift') {
+    return own ?? ownOrTypical(question, pitcherTimes, context);
+  }
+  const legLift = ownTime(pitcherTimes, { ...context, style: 'legLift' });
+  return legLift === null
+    ? ownOrTypical(question, pitcherTimes, context)
+    : { ...legLift, basis: 'reckoned', seconds: legLift.seconds - SLIDE_STEP_SAVES_SECONDS };
 }
 
-function ownTime(
-  readings: readonly Reading[],
-  counts: (reading: Reading) => boolean,
-): TimeInUse | null {
-  const live = readings.filter((reading) => reading.asideReason === null && counts(reading));
-  const spread = spreadOf(live.map((reading) => reading.seconds));
-  if (spread === null) return null;
+function ownOrTypical(
+  { level, ruleset }: Question,
+  populations: readonly Population[],
+  context: ReadingContext,
+): TimeInUse {
+  const usual = typicalTime(context, ANYBODY, { level, ruleset });
+  const own = ownTime(populations, context);
+  if (own !== null) return own;
+  if (usual === null) throw new RangeError(`stealTimes needs a typical ${context.kind}`);
+  return typical(usual.mean);
+}
+
+function ownTime(populations: readonly Population[], context: ReadingContext): TimeInUse | null {
+  const key = populationKey(context);
+  const own = populations.find((population) => population.key === key)?.estimate;
+  if (!own || own.count === 0) return null;
   return {
-    seconds: spread.meanSeconds,
+    seconds: own.meanSeconds,
     basis: 'timed',
-    count: spread.count,
-    giveOrTakeSeconds: spread.giveOrTakeSeconds,
+    count: own.count,
+    giveOrTakeSeconds: own.giveOrTakeSeconds,
   };
 }
 
 function typical(seconds: number): TimeInUse {
   return { seconds, basis: 'typical', count: 0, giveOrTakeSeconds: null };
-}
-
-/**
- * The run of an average runner of this level from a usual lead, on these bases:
- * T(B - 1.5 b - 3 - lead) + .06, b the side of the bag.
- */
-function typicalRun(ruleset: Ruleset, level: Level, base: TargetBase): number {
-  const start = usualStart(ruleset, base);
-  const feet =
-    ruleset.baseDistanceFeet - 1.5 * level.bagSideFeet - SLIDE_REACH_FEET - start.leadFeet;
-  return SLIDE_SECONDS + timeToCover(Math.max(0, feet), { ...level, startSpeed: start.speed });
-}
-
-/** Lead in feet and speed in ft/s when he goes. Judgement; a share of the base path, so that short paths get short leads. */
-function usualStart({ leadRule, baseDistanceFeet }: Ruleset, base: TargetBase) {
-  if (leadRule === 'reachesBatter') return { leadFeet: 0, speed: 0 };
-  if (leadRule === 'atRelease') return { leadFeet: 2.5, speed: 7 };
-  const share = baseDistanceFeet / 90;
-  return base === 'second'
-    ? { leadFeet: 11.5 * share, speed: 0 }
-    : { leadFeet: 18 * share, speed: 4 };
 }

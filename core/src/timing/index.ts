@@ -1,4 +1,26 @@
 export {
+  believe,
+  flagReadings,
+  meanInterval,
+  nextReadingTail,
+  predictNext,
+  repsNeeded,
+  type Belief,
+  type NextTime,
+  type TimedSeconds,
+} from './belief.ts';
+export {
+  daysSince,
+  estimate,
+  GOOD_CHANCE,
+  GOOD_WITHIN_SECONDS,
+  OLD_AFTER_DAYS,
+  priorOrUnknown,
+  type Estimate,
+} from './estimate.ts';
+export { describeBeamMisfit, splitsOfBeams, type Beam, type GateSplits } from './gates.ts';
+export { judgeLeave, type LeaveVerdict } from './leave.ts';
+export {
   LEVEL_NAMES,
   LEVELS,
   levelsOf,
@@ -6,29 +28,58 @@ export {
   type LevelName,
   type TypicalTime,
 } from './levels.ts';
-export { looksWrong } from './looksWrong.ts';
-export { spreadOf, type Spread } from './population.ts';
+export { byPopulation, populationKey } from './population.ts';
 export {
   ASIDE_REASONS,
-  CREDIBLE_SECONDS,
   DELIVERY_STYLES,
+  KIND_RULES,
   METHODS,
   READING_KINDS,
+  START_TECHNIQUES,
   describeMisfit,
+  plainContext,
   type AsideReason,
   type DeliveryStyle,
   type Method,
   type Reading,
+  type ReadingContext,
   type ReadingDraft,
   type ReadingKind,
+  type StartTechnique,
 } from './reading.ts';
+export { rhythmOf, type Rhythm } from './rhythm.ts';
+export { throwsOn, type Thrower, type ThrowLimits } from './throws.ts';
+export {
+  calibrate,
+  calibrationsOf,
+  eventCalibration,
+  EVENT_PRIORS,
+  REPS_FOR_CALIBRATION,
+  spreadsTogether,
+  THUMB_EVENTS,
+  TOGETHER_ENOUGH,
+  TOGETHER_LEAST,
+  type Calibration,
+  type ThumbEvent,
+  type ThumbRep,
+  type TogetherSpread,
+} from './thumb.ts';
+export {
+  THUMB_PRIORS,
+  thumbPriorFor,
+  timerOf,
+  type ThumbPrior,
+  type Thumbs,
+  type Timer,
+} from './timer.ts';
 export {
   READY,
   WATCH_PLANS,
   endWatch,
   expireWatch,
   expectedMark,
-  planForBattery,
+  keepMarks,
+  patienceSeconds,
   splitsOf,
   tapWatch,
   undoTap,

@@ -44,6 +44,28 @@ export interface Level {
   jumpLeftHanderSeconds: number;
   /** Ball in the glove at the bag to tag, with the throw on line. */
   tagSeconds: number;
+  /** How far one runner's top speed and time constant lie from another's: standard deviation over mean. */
+  topSpeedVariation: number;
+  accelerationVariation: number;
+  /** Bat meets ball to first movement toward first, by the side he bats from. */
+  contactToRunSeconds: { right: number; left: number };
+  /** How far from the plate's middle line the batter starts. */
+  battersBoxFeet: number;
+  /** First move to glove at first by a right-hander and a left-hander, and the spin to second; null: no leads. */
+  pickRightHander: TypicalTime | null;
+  pickLeftHander: TypicalTime | null;
+  pickSecond: TypicalTime | null;
+  /** How far one jump (softball: leave-time) of a runner lies from another. */
+  jumpSdSeconds: number;
+  /** The dive back: reading the move, then the short run and the reach of the dive. */
+  back: {
+    reactSeconds: number;
+    reactSdSeconds: number;
+    topSpeed: number;
+    accelerationSeconds: number;
+    reachFeet: number;
+    moveSdSeconds: number;
+  };
 }
 
 const CHECKED = 'Judgement from commonly quoted times; not measured on your players.';
@@ -75,6 +97,22 @@ export const LEVELS: Record<LevelName, Level> = {
     jumpSeconds: 0.05,
     jumpLeftHanderSeconds: 0.06,
     tagSeconds: 0.09,
+    topSpeedVariation: 0.05,
+    accelerationVariation: 0.08,
+    contactToRunSeconds: { right: 0.3, left: 0.28 },
+    battersBoxFeet: 2.6,
+    pickRightHander: typical(1, 0.08, 0.06, 0.65, 1.7),
+    pickLeftHander: typical(1.08, 0.1, 0.07, 0.65, 1.8),
+    pickSecond: typical(1.15, 0.08, 0.07, 0.8, 1.9),
+    jumpSdSeconds: 0.05,
+    back: {
+      reactSeconds: 0.22,
+      reactSdSeconds: 0.04,
+      topSpeed: 15,
+      accelerationSeconds: 0.3,
+      reachFeet: 4.7,
+      moveSdSeconds: 0.04,
+    },
   },
   college: {
     label: 'College',
@@ -90,6 +128,22 @@ export const LEVELS: Record<LevelName, Level> = {
     jumpSeconds: 0.09,
     jumpLeftHanderSeconds: 0.07,
     tagSeconds: 0.1,
+    topSpeedVariation: 0.05,
+    accelerationVariation: 0.09,
+    contactToRunSeconds: { right: 0.31, left: 0.29 },
+    battersBoxFeet: 2.6,
+    pickRightHander: typical(1.04, 0.09, 0.07, 0.7, 1.8),
+    pickLeftHander: typical(1.12, 0.1, 0.08, 0.7, 1.9),
+    pickSecond: typical(1.2, 0.09, 0.08, 0.8, 2),
+    jumpSdSeconds: 0.05,
+    back: {
+      reactSeconds: 0.24,
+      reactSdSeconds: 0.045,
+      topSpeed: 14.6,
+      accelerationSeconds: 0.3,
+      reachFeet: 4.7,
+      moveSdSeconds: 0.045,
+    },
   },
   hs: {
     label: 'High school',
@@ -105,6 +159,22 @@ export const LEVELS: Record<LevelName, Level> = {
     jumpSeconds: 0.13,
     jumpLeftHanderSeconds: 0.08,
     tagSeconds: 0.1,
+    topSpeedVariation: 0.055,
+    accelerationVariation: 0.1,
+    contactToRunSeconds: { right: 0.33, left: 0.31 },
+    battersBoxFeet: 2.5,
+    pickRightHander: typical(1.1, 0.1, 0.08, 0.7, 1.9),
+    pickLeftHander: typical(1.18, 0.11, 0.09, 0.7, 2),
+    pickSecond: typical(1.27, 0.1, 0.09, 0.85, 2.1),
+    jumpSdSeconds: 0.05,
+    back: {
+      reactSeconds: 0.26,
+      reactSdSeconds: 0.05,
+      topSpeed: 14,
+      accelerationSeconds: 0.3,
+      reachFeet: 4.6,
+      moveSdSeconds: 0.05,
+    },
   },
   u14: {
     label: '14 and under',
@@ -120,6 +190,22 @@ export const LEVELS: Record<LevelName, Level> = {
     jumpSeconds: 0.18,
     jumpLeftHanderSeconds: 0.09,
     tagSeconds: 0.13,
+    topSpeedVariation: 0.065,
+    accelerationVariation: 0.11,
+    contactToRunSeconds: { right: 0.35, left: 0.33 },
+    battersBoxFeet: 2.3,
+    pickRightHander: typical(1.22, 0.12, 0.1, 0.75, 2.1),
+    pickLeftHander: typical(1.3, 0.13, 0.11, 0.75, 2.2),
+    pickSecond: typical(1.4, 0.12, 0.11, 0.9, 2.3),
+    jumpSdSeconds: 0.07,
+    back: {
+      reactSeconds: 0.29,
+      reactSdSeconds: 0.06,
+      topSpeed: 13,
+      accelerationSeconds: 0.32,
+      reachFeet: 4.3,
+      moveSdSeconds: 0.06,
+    },
   },
   u12: {
     label: '12 and under, small diamond',
@@ -135,6 +221,22 @@ export const LEVELS: Record<LevelName, Level> = {
     jumpSeconds: 0.1,
     jumpLeftHanderSeconds: 0,
     tagSeconds: 0.15,
+    topSpeedVariation: 0.075,
+    accelerationVariation: 0.12,
+    contactToRunSeconds: { right: 0.37, left: 0.35 },
+    battersBoxFeet: 2.2,
+    pickRightHander: null,
+    pickLeftHander: null,
+    pickSecond: null,
+    jumpSdSeconds: 0.09,
+    back: {
+      reactSeconds: 0.32,
+      reactSdSeconds: 0.07,
+      topSpeed: 12,
+      accelerationSeconds: 0.33,
+      reachFeet: 3.9,
+      moveSdSeconds: 0.07,
+    },
   },
   fpCollege: {
     label: 'College fastpitch',
@@ -150,6 +252,22 @@ export const LEVELS: Record<LevelName, Level> = {
     jumpSeconds: -0.02,
     jumpLeftHanderSeconds: 0,
     tagSeconds: 0.11,
+    topSpeedVariation: 0.05,
+    accelerationVariation: 0.09,
+    contactToRunSeconds: { right: 0.12, left: 0.08 },
+    battersBoxFeet: 2.3,
+    pickRightHander: null,
+    pickLeftHander: null,
+    pickSecond: null,
+    jumpSdSeconds: 0.05,
+    back: {
+      reactSeconds: 0.26,
+      reactSdSeconds: 0.05,
+      topSpeed: 13.2,
+      accelerationSeconds: 0.3,
+      reachFeet: 4.3,
+      moveSdSeconds: 0.05,
+    },
   },
   fpHs: {
     label: 'High school fastpitch',
@@ -165,6 +283,22 @@ export const LEVELS: Record<LevelName, Level> = {
     jumpSeconds: 0.04,
     jumpLeftHanderSeconds: 0,
     tagSeconds: 0.14,
+    topSpeedVariation: 0.06,
+    accelerationVariation: 0.1,
+    contactToRunSeconds: { right: 0.16, left: 0.1 },
+    battersBoxFeet: 2.3,
+    pickRightHander: null,
+    pickLeftHander: null,
+    pickSecond: null,
+    jumpSdSeconds: 0.07,
+    back: {
+      reactSeconds: 0.29,
+      reactSdSeconds: 0.06,
+      topSpeed: 12.4,
+      accelerationSeconds: 0.32,
+      reachFeet: 4.1,
+      moveSdSeconds: 0.06,
+    },
   },
   fpU12: {
     label: '12 and under fastpitch',
@@ -180,6 +314,22 @@ export const LEVELS: Record<LevelName, Level> = {
     jumpSeconds: 0.08,
     jumpLeftHanderSeconds: 0,
     tagSeconds: 0.17,
+    topSpeedVariation: 0.075,
+    accelerationVariation: 0.12,
+    contactToRunSeconds: { right: 0.2, left: 0.14 },
+    battersBoxFeet: 2.2,
+    pickRightHander: null,
+    pickLeftHander: null,
+    pickSecond: null,
+    jumpSdSeconds: 0.09,
+    back: {
+      reactSeconds: 0.32,
+      reactSdSeconds: 0.07,
+      topSpeed: 11.5,
+      accelerationSeconds: 0.34,
+      reachFeet: 3.8,
+      moveSdSeconds: 0.07,
+    },
   },
 };
 

@@ -1,25 +1,35 @@
-import { mean, sampleDeviation } from '../maths/index.ts';
-
-/** What several times of one thing say together. */
-export interface Spread {
-  /** How many were timed. */
-  count: number;
-  meanSeconds: number;
-  /** Sample standard deviation, seconds; null with a single time, which says nothing about it. */
-  giveOrTakeSeconds: number | null;
-}
+import type { ReadingContext } from './reading.ts';
 
 /**
- * The spread of one person's times of one kind.
- * @param seconds the times that count, seconds
- * @returns null when nothing is timed yet
- * @example spreadOf([1.4, 1.5]) // { count: 2, meanSeconds: 1.45, giveOrTakeSeconds: 0.0707 }
+ * Names the population a reading belongs to: only times with the same name can be set against each
+ * other. Leg lift and slide step are apart, so are the bases of a throw and the stretches of a dash.
+ * Lead and start are not part of it: a lead is reckoned to a common one, starts are compared.
+ * @example populationKey(a delivery with a leg lift) // 'delivery legLift'
  */
-export function spreadOf(seconds: readonly number[]): Spread | null {
-  if (seconds.length === 0) return null;
-  return {
-    count: seconds.length,
-    meanSeconds: mean(seconds),
-    giveOrTakeSeconds: seconds.length > 1 ? sampleDeviation(seconds) : null,
-  };
+export function populationKey({ kind, base, style, fromFeet, toFeet }: ReadingContext): string {
+  switch (kind) {
+    case 'delivery':
+      return `${kind} ${style ?? ''}`;
+    case 'pop':
+    case 'pick':
+    case 'steal':
+    case 'outfieldThrow':
+      return `${kind} ${base ?? ''}`;
+    case 'dash':
+      return `${kind} ${fromFeet ?? 0}-${toFeet ?? 0}`;
+    default:
+      return kind;
+  }
+}
+
+/** Readings by population, each list in the order given. */
+export function byPopulation<T extends ReadingContext>(readings: readonly T[]): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const reading of readings) {
+    const key = populationKey(reading);
+    const own = groups.get(key);
+    if (own) own.push(reading);
+    else groups.set(key, [reading]);
+  }
+  return groups;
 }

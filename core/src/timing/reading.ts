@@ -1,16 +1,37 @@
-import type { AccountId, PersonId, ReadingId, TargetBase } from '../units/index.ts';
+import { BASES, type AccountId, type Base, type PersonId, type ReadingId } from '../units/index.ts';
 
 /**
  * What one reading times.
- * `delivery` first move of the front foot to mitt; `flight` release to mitt (softball);
- * `pop` mitt to glove at the bag; `steal` runner's first move to touch;
- * `homeToFirst` bat meets ball to touch.
+ * `hold` pitcher set to his first move; `delivery` first move of the front foot to mitt;
+ * `flight` release to mitt (softball); `pick` first move to a base to the glove there;
+ * `pop` mitt to glove at the bag; `leave` release to the runner leaving his base, negative when he
+ * left early; `steal` runner's first move to touch; `diveBack` pitcher's move to hand on the bag;
+ * `homeToFirst` bat meets ball to touch; `firstToThird`, `secondToHome` ball hit to touch;
+ * `dash` a straight run or a stretch of it; `outfieldThrow` ball fielded to ball at the base.
  */
-export const READING_KINDS = ['delivery', 'flight', 'pop', 'steal', 'homeToFirst'] as const;
+export const READING_KINDS = [
+  'hold',
+  'delivery',
+  'flight',
+  'pick',
+  'pop',
+  'leave',
+  'steal',
+  'diveBack',
+  'homeToFirst',
+  'firstToThird',
+  'secondToHome',
+  'dash',
+  'outfieldThrow',
+] as const;
 export type ReadingKind = (typeof READING_KINDS)[number];
 
 export const DELIVERY_STYLES = ['legLift', 'slideStep'] as const;
 export type DeliveryStyle = (typeof DELIVERY_STYLES)[number];
+
+/** How a runner starts: both of a pair are taught, and can be timed against each other. */
+export const START_TECHNIQUES = ['dropStep', 'crossover', 'rocker', 'frontFoot'] as const;
+export type StartTechnique = (typeof START_TECHNIQUES)[number];
 
 /** How the time was taken. */
 export const METHODS = ['thumb', 'clip', 'gate', 'import'] as const;
@@ -30,59 +51,117 @@ export interface ReadingDraft {
   id: ReadingId;
   personId: PersonId;
   kind: ReadingKind;
-  /** Seconds, to the millisecond. */
+  /** Seconds, to the millisecond. Negative only for a runner who left early. */
   seconds: number;
   /** Where the runner was going or the throw went; null where it does not matter. */
-  base: TargetBase | null;
+  base: Base | null;
   /** Deliveries only. */
   style: DeliveryStyle | null;
-  /** Steals only: bag edge to the runner's hips when he broke; null when not noted. */
+  /** Steals and dives back: bag edge to the runner's hips; null when not noted. */
   leadFeet: number | null;
+  /** Steals, leave-times and dashes; null when not noted. */
+  start: StartTechnique | null;
+  /** Dashes: where on the line the clock started, 0 from a standing start, and where it stopped. */
+  fromFeet: number | null;
+  toFeet: number | null;
   method: Method;
-  /** ISO instant of the last tap, by the device's clock. */
+  /** The finest step of the instrument, seconds: a clip's frame, a gate's tick; null for thumbs and files. */
+  resolutionSeconds: number | null;
+  /** The reading of another person that this one replaces: it was his after all. Null for most. */
+  movedFrom: ReadingId | null;
+  /** ISO instant of the last event, by the device's clock. */
   takenAt: string;
 }
 
 /** A kept reading. It never changes; it can only be set aside and brought back. */
 export interface Reading extends ReadingDraft {
-  timedBy: AccountId;
+  /** null: timed by somebody who has no account here, as an imported file says. */
+  timedBy: AccountId | null;
   timedByName: string;
   /** null: it counts. */
   asideReason: AsideReason | null;
 }
 
-/**
- * Times outside these bounds (seconds) are not the thing at all, whatever the level: a forgotten
- * watch, a double tap. Judgement, wide on purpose; `looksWrong` has the level's own limits.
- */
-export const CREDIBLE_SECONDS: Record<ReadingKind, { min: number; max: number }> = {
-  delivery: { min: 0.5, max: 4 },
-  flight: { min: 0.2, max: 1.5 },
-  pop: { min: 0.8, max: 5 },
-  steal: { min: 1.5, max: 8 },
-  homeToFirst: { min: 2, max: 9 },
+/** What goes with a kind, and what cannot be that kind at all. */
+interface KindRule {
+  /**
+   * Times outside these (seconds) are not the thing, whatever the level: a forgotten watch, a
+   * double tap. Judgement, wide on purpose; flags have the level's own limits.
+   */
+  seconds: { min: number; max: number };
+  bases: readonly Base[];
+  needsBase: boolean;
+  lead?: true;
+  start?: true;
+}
+
+const TARGETS = ['second', 'third'] as const satisfies readonly Base[];
+export const KIND_RULES: Record<ReadingKind, KindRule> = {
+  hold: { seconds: { min: 0.2, max: 20 }, bases: TARGETS, needsBase: false },
+  delivery: { seconds: { min: 0.5, max: 4 }, bases: TARGETS, needsBase: false },
+  flight: { seconds: { min: 0.2, max: 1.5 }, bases: TARGETS, needsBase: false },
+  pick: { seconds: { min: 0.4, max: 4 }, bases: ['first', 'second', 'third'], needsBase: true },
+  pop: { seconds: { min: 0.8, max: 4 }, bases: TARGETS, needsBase: true },
+  leave: { seconds: { min: -0.8, max: 2 }, bases: [], needsBase: false, start: true },
+  steal: {
+    seconds: { min: 1.5, max: 8 },
+    bases: TARGETS,
+    needsBase: true,
+    lead: true,
+    start: true,
+  },
+  diveBack: { seconds: { min: 0.4, max: 4 }, bases: [], needsBase: false, lead: true },
+  homeToFirst: { seconds: { min: 2, max: 9 }, bases: [], needsBase: false },
+  firstToThird: { seconds: { min: 3, max: 15 }, bases: [], needsBase: false },
+  secondToHome: { seconds: { min: 3, max: 15 }, bases: [], needsBase: false },
+  dash: { seconds: { min: 0.2, max: 20 }, bases: [], needsBase: false, start: true },
+  outfieldThrow: { seconds: { min: 0.8, max: 9 }, bases: BASES, needsBase: true },
 };
+
+/** What of a reading says which others it can be set against. */
+export type ReadingContext = Pick<
+  ReadingDraft,
+  'kind' | 'base' | 'style' | 'leadFeet' | 'start' | 'fromFeet' | 'toFeet'
+>;
+
+/** The context of a kind that has nothing but its kind. */
+export function plainContext(kind: ReadingKind): ReadingContext {
+  return {
+    kind,
+    base: null,
+    style: null,
+    leadFeet: null,
+    start: null,
+    fromFeet: null,
+    toFeet: null,
+  };
+}
 
 /**
  * Whether the parts of a reading belong together, and if not what to mend.
  * @returns null when they fit, else the field at fault and what to enter
- * @example describeMisfit({ kind: 'pop', seconds: 2, base: null, style: null, leadFeet: null })
+ * @example describeMisfit({ ...plainContext('pop'), seconds: 2 })
  * // { path: 'base', message: 'Say which base the throw went to.' }
  */
 export function describeMisfit(
-  reading: Pick<ReadingDraft, 'kind' | 'seconds' | 'base' | 'style' | 'leadFeet'>,
+  reading: ReadingContext & Pick<ReadingDraft, 'seconds'>,
 ): { path: keyof ReadingDraft; message: string } | null {
-  const { kind, seconds, base, style, leadFeet } = reading;
-  const { min, max } = CREDIBLE_SECONDS[kind];
-  if (seconds < min || seconds > max) {
+  const { kind, seconds, base, style, leadFeet, start, fromFeet, toFeet } = reading;
+  const rule = KIND_RULES[kind];
+  const { min, max } = rule.seconds;
+  if (!(seconds >= min && seconds <= max)) {
     return { path: 'seconds', message: `Enter a time from ${min} to ${max} s.` };
   }
-  if ((kind === 'pop' || kind === 'steal') && base === null) {
-    const what = kind === 'pop' ? 'the throw went to' : 'he ran to';
+  if (base === null && rule.needsBase) {
+    const what = kind === 'steal' ? 'he ran to' : 'the throw went to';
     return { path: 'base', message: `Say which base ${what}.` };
   }
-  if (kind === 'homeToFirst' && base !== null) {
-    return { path: 'base', message: 'Leave the base out: home to first has only one.' };
+  if (base !== null && !rule.bases.includes(base)) {
+    const which = rule.bases.join(' or ');
+    return {
+      path: 'base',
+      message: which ? `Choose ${which} as the base.` : 'Leave the base out: there is only one.',
+    };
   }
   if ((kind === 'delivery') !== (style !== null)) {
     return {
@@ -90,8 +169,18 @@ export function describeMisfit(
       message: kind === 'delivery' ? 'Say leg lift or slide step.' : 'Only a delivery has a style.',
     };
   }
-  if (kind !== 'steal' && leadFeet !== null) {
-    return { path: 'leadFeet', message: 'Only a steal has a lead.' };
+  if (leadFeet !== null && !rule.lead) {
+    return { path: 'leadFeet', message: 'Only a steal and a dive back have a lead.' };
+  }
+  if (start !== null && !rule.start) {
+    return { path: 'start', message: 'Only a steal, a leave-time and a dash have a start.' };
+  }
+  if (kind === 'dash') {
+    if (fromFeet === null || toFeet === null || fromFeet >= toFeet) {
+      return { path: 'toFeet', message: 'Say from where to where the dash was timed, in feet.' };
+    }
+  } else if (fromFeet !== null || toFeet !== null) {
+    return { path: 'toFeet', message: 'Only a dash has a distance.' };
   }
   return null;
 }

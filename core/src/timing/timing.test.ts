@@ -1,14 +1,24 @@
 import { describe, expect, it } from 'vitest';
 import vectors from '../../vectors/race/levels.json';
+import { aReading } from '../../test/aReading.ts';
+import type { PersonId } from '../units/index.ts';
 import {
   LEVEL_NAMES,
   LEVELS,
+  daysSince,
+  describeBeamMisfit,
   describeMisfit,
+  judgeLeave,
   levelsOf,
-  looksWrong,
-  spreadOf,
+  plainContext,
+  populationKey,
+  rhythmOf,
+  splitsOfBeams,
+  throwsOn,
+  type Beam,
   type LevelName,
   type ReadingDraft,
+  type ReadingKind,
 } from './index.ts';
 
 describe('LEVELS', () => {
@@ -27,7 +37,25 @@ describe('LEVELS', () => {
       jumpSeconds: expected.jump.mean,
       jumpLeftHanderSeconds: expected.jump.lhpMean,
       tagSeconds: expected.tagOn,
+      topSpeedVariation: expected.cvV,
+      accelerationVariation: expected.cvTau,
+      contactToRunSeconds: { right: expected.battedDelayR, left: expected.battedDelayL },
+      battersBoxFeet: expected.battedX,
+      jumpSdSeconds: expected.jump.sd,
+      back: {
+        reactSeconds: expected.back.react,
+        reactSdSeconds: expected.back.reactSd,
+        topSpeed: expected.back.V,
+        accelerationSeconds: expected.back.tau,
+        reachFeet: expected.back.reach,
+        moveSdSeconds: expected.back.moveSd,
+      },
     });
+    // Where nobody may lead there is nobody to pick off.
+    const pick = (agreed: { mean: number | null }) => (agreed.mean === null ? null : agreed);
+    expect([level.pickRightHander, level.pickLeftHander, level.pickSecond]).toEqual(
+      [expected.pick1R, expected.pick1L, expected.spin2].map(pick),
+    );
   });
 
   it('says of the levels nobody agreed on that they are only scaled', () => {
@@ -42,58 +70,141 @@ describe('LEVELS', () => {
   });
 });
 
-describe('spreadOf', () => {
-  it('gives the mean and the give or take of the times', () => {
-    const spread = spreadOf([1.36, 1.38, 1.4]);
-    expect(spread?.count).toBe(3);
-    expect(spread?.meanSeconds).toBeCloseTo(1.38, 9);
-    expect(spread?.giveOrTakeSeconds).toBeCloseTo(0.02, 9);
-  });
-
-  it('claims nothing about the spread of one time, and nothing at all of none', () => {
-    expect(spreadOf([1.4])).toEqual({ count: 1, meanSeconds: 1.4, giveOrTakeSeconds: null });
-    expect(spreadOf([])).toBeNull();
-  });
-});
-
-describe('looksWrong', () => {
-  it('asks about a time outside the limits of the level', () => {
-    expect(looksWrong({ kind: 'delivery', base: 'second', seconds: 2.4 }, 'hs')).toBe(true);
-    expect(looksWrong({ kind: 'delivery', base: 'second', seconds: 1.3 }, 'hs')).toBe(false);
-    expect(looksWrong({ kind: 'pop', base: 'third', seconds: 2.7 }, 'hs')).toBe(true);
-    expect(looksWrong({ kind: 'pop', base: 'second', seconds: 2.7 }, 'hs')).toBe(false);
-    expect(looksWrong({ kind: 'flight', base: 'second', seconds: 0.95 }, 'fpHs')).toBe(true);
-  });
-
-  it('does not judge a kind that the level has no limits for', () => {
-    expect(looksWrong({ kind: 'homeToFirst', base: null, seconds: 8 }, 'hs')).toBe(false);
-    expect(looksWrong({ kind: 'steal', base: 'third', seconds: 2.1 }, 'hs')).toBe(false);
-  });
-});
-
 describe('describeMisfit', () => {
   type Parts = Parameters<typeof describeMisfit>[0];
-  const delivery: Parts = {
-    kind: 'delivery',
-    seconds: 1.4,
-    base: 'second',
-    style: 'legLift',
-    leadFeet: null,
-  };
-  const pop: Parts = { ...delivery, kind: 'pop', seconds: 2.1, style: null };
+  const of = (kind: ReadingKind, seconds: number, parts: Partial<Parts> = {}): Parts => ({
+    ...plainContext(kind),
+    seconds,
+    ...parts,
+  });
+  const legLift = { style: 'legLift' } as const;
 
   it.each<[string, Parts, keyof ReadingDraft | null]>([
-    ['a whole delivery', delivery, null],
-    ['a whole pop', pop, null],
-    ['a steal with its lead', { ...pop, kind: 'steal', seconds: 3.5, leadFeet: 11.5 }, null],
-    ['home to first', { ...pop, kind: 'homeToFirst', seconds: 4.3, base: null }, null],
-    ['a delivery of eleven seconds', { ...delivery, seconds: 11 }, 'seconds'],
-    ['a pop to nowhere', { ...pop, base: null }, 'base'],
-    ['home to first to third', { ...pop, kind: 'homeToFirst', seconds: 4.3 }, 'base'],
-    ['a delivery without its style', { ...delivery, style: null }, 'style'],
-    ['a pop with a slide step', { ...pop, style: 'slideStep' }, 'style'],
-    ['a pop with a lead', { ...pop, leadFeet: 11 }, 'leadFeet'],
+    ['a whole delivery', of('delivery', 1.4, legLift), null],
+    ['a whole pop', of('pop', 2.1, { base: 'second' }), null],
+    ['a steal', of('steal', 3.5, { base: 'third', leadFeet: 18, start: 'dropStep' }), null],
+    ['home to first', of('homeToFirst', 4.3), null],
+    ['a runner who left early', of('leave', -0.2, { start: 'rocker' }), null],
+    ['a pick-off to first', of('pick', 1.1, { base: 'first' }), null],
+    ['a dash', of('dash', 2.8, { fromFeet: 0, toFeet: 60 }), null],
+    ['a dash without its distance', of('dash', 2.8), 'toFeet'],
+    ['a dash backwards', of('dash', 2.8, { fromFeet: 60, toFeet: 30 }), 'toFeet'],
+    ['a pop over a distance', of('pop', 2.1, { base: 'second', fromFeet: 0, toFeet: 9 }), 'toFeet'],
+    ['a delivery of eleven seconds', of('delivery', 11, legLift), 'seconds'],
+    ['no time at all', of('delivery', Number.NaN, legLift), 'seconds'],
+    ['a pop to nowhere', of('pop', 2.1), 'base'],
+    ['a pop to home', of('pop', 2.1, { base: 'home' }), 'base'],
+    ['home to first to third', of('homeToFirst', 4.3, { base: 'third' }), 'base'],
+    ['a delivery without its style', of('delivery', 1.4), 'style'],
+    ['a pop with a slide step', of('pop', 2.1, { base: 'second', style: 'slideStep' }), 'style'],
+    ['a pop with a lead', of('pop', 2.1, { base: 'second', leadFeet: 11 }), 'leadFeet'],
+    ['a pop with a start', of('pop', 2.1, { base: 'second', start: 'rocker' }), 'start'],
   ])('of %s names the field at fault', (_, parts, path) => {
     expect(describeMisfit(parts)?.path ?? null).toBe(path);
+  });
+});
+
+describe('populationKey', () => {
+  it('keeps apart what cannot be compared, and together what can', () => {
+    const keys = [
+      aReading(),
+      aReading({ style: 'slideStep' }),
+      aReading({ kind: 'pop', base: 'second' }),
+      aReading({ kind: 'pop', base: 'third' }),
+      aReading({ kind: 'dash', fromFeet: 0, toFeet: 60 }),
+      aReading({ kind: 'dash', fromFeet: 10, toFeet: 60 }),
+    ].map(populationKey);
+    expect(new Set(keys).size).toBe(6);
+    const steal = { kind: 'steal', base: 'second' } as const;
+    expect(populationKey(aReading({ ...steal, leadFeet: 11, start: 'dropStep' }))).toBe(
+      populationKey(aReading({ ...steal, leadFeet: 12 })),
+    );
+  });
+});
+
+describe('rhythmOf', () => {
+  it('says that an even hold can be timed, a varied one not, and few holds nothing', () => {
+    expect(rhythmOf([2.1, 2.3, 2.8, 2])).toMatchObject({ counts: [2, 2, 3, 2], verdict: 'even' });
+    expect(rhythmOf([1, 4.2, 2.1, 3.6])?.verdict).toBe('varied');
+    expect(rhythmOf([2, 2.1, 2])?.verdict).toBe('few');
+    expect(rhythmOf([])).toBeNull();
+  });
+
+  it('goes by the last eight', () => {
+    const holds = [9, 9, 9, ...Array.from({ length: 8 }, () => 2)];
+    expect(rhythmOf(holds)).toMatchObject({ verdict: 'even', meanSeconds: 2 });
+  });
+});
+
+describe('judgeLeave', () => {
+  it.each([
+    [-0.2, 'early'],
+    [-0.05, 'early'],
+    [-0.02, 'close'],
+    [0, 'onTime'],
+    [0.1, 'onTime'],
+    [0.15, 'late'],
+  ])('calls %s s %s', (seconds, verdict) => {
+    expect(judgeLeave(seconds)).toBe(verdict);
+  });
+});
+
+describe('throwsOn', () => {
+  it('counts what was thrown that day by that person, whether or not the time counts', () => {
+    const readings = [
+      aReading(),
+      aReading({ style: 'slideStep', asideReason: 'did not see it' }),
+      aReading({ asideReason: 'wrong tap' }),
+      aReading({ kind: 'hold', seconds: 2 }),
+      aReading({ kind: 'pick', base: 'first' }),
+      aReading({ takenAt: '2031-04-30T10:00:00.000Z' }),
+      aReading({ personId: 'another' as PersonId }),
+    ];
+    const dayOf = (instant: string) => instant.slice(0, 10);
+    expect(throwsOn('2031-05-01', 'person' as PersonId, 'pitcher', readings, dayOf)).toBe(3);
+    expect(throwsOn('2031-05-01', 'person' as PersonId, 'catcher', readings, dayOf)).toBe(0);
+  });
+});
+
+describe('the splits of a gate run', () => {
+  const run = (...seconds: (number | null)[]): Beam[] =>
+    [0, 10, 30, 85].map((feet, index) => ({ feet, seconds: seconds[index] ?? null }));
+
+  it('lie between neighbours, with the whole', () => {
+    expect(splitsOfBeams(run(0, 0.91, 1.86, 4.02))).toEqual({
+      splits: [
+        { fromFeet: 0, toFeet: 10, seconds: 0.91 },
+        { fromFeet: 10, toFeet: 30, seconds: 0.95 },
+        { fromFeet: 30, toFeet: 85, seconds: 2.16 },
+        { fromFeet: 0, toFeet: 85, seconds: 4.02 },
+      ],
+      missedFeet: [],
+    });
+  });
+
+  it('leave out what a missed beam would have given, and say so', () => {
+    expect(splitsOfBeams(run(0, null, 1.86, 4.02))).toEqual({
+      splits: [
+        { fromFeet: 30, toFeet: 85, seconds: 2.16 },
+        { fromFeet: 0, toFeet: 85, seconds: 4.02 },
+      ],
+      missedFeet: [10],
+    });
+    expect(splitsOfBeams(run(0, null, null, null)).splits).toEqual([]);
+  });
+
+  it('are refused with the reason when the beams make no sense', () => {
+    expect(describeBeamMisfit(run(0, 0.9, 1.9, 4))).toBeNull();
+    expect(describeBeamMisfit(run(0, null, 1.9, 1.2))).toContain('rise');
+    expect(describeBeamMisfit([{ feet: 0, seconds: 0 }])).toContain('two beams');
+    expect(describeBeamMisfit(run(0, 1).toReversed())).toContain('in order');
+  });
+});
+
+describe('daysSince', () => {
+  it('counts whole days, and none for a clock that runs ahead', () => {
+    const now = Date.parse('2031-05-30T12:00:00Z');
+    expect(daysSince('2031-05-01T11:00:00Z', now)).toBe(29);
+    expect(daysSince('2031-06-02T11:00:00Z', now)).toBe(0);
   });
 });

@@ -6,7 +6,7 @@ import {
   endWatch,
   expectedMark,
   expireWatch,
-  planForBattery,
+  keepMarks,
   splitsOf,
   tapWatch,
   undoTap,
@@ -63,9 +63,27 @@ describe('the chained watch', () => {
     expect(expireWatch(READY, battery, 99_999)).toBe(READY);
   });
 
-  it('times from the release in softball', () => {
-    expect(planForBattery('softball')).toBe('softballBattery');
-    expect(WATCH_PLANS.softballBattery.kinds[0]).toBe('flight');
+  it('waits for each event as long as its kind can take', () => {
+    const fromSet = WATCH_PLANS.batteryFromSet;
+    const set = tapWatch(READY, fromSet, 1000);
+    expect(expireWatch(set, fromSet, 15_000)).toBe(set);
+    const moved = tapWatch(set, fromSet, 4000);
+    expect(splitsOf(moved, fromSet)).toEqual([{ kind: 'hold', seconds: 3 }]);
+    expect(expireWatch(moved, fromSet, 8500).ended).toBe(true);
+  });
+
+  it('turns a pitch into a pick-off in mid-chain and keeps what was tapped', () => {
+    const { batteryFromSet, pickFromSet, pick } = WATCH_PLANS;
+    const moved = tapWatch(tapWatch(READY, batteryFromSet, 0), batteryFromSet, 2500);
+    const turned = keepMarks(moved, batteryFromSet, pickFromSet);
+    expect(splitsOf(tapWatch(turned, pickFromSet, 3600), pickFromSet)).toEqual([
+      { kind: 'hold', seconds: 2.5 },
+      { kind: 'pick', seconds: 1.1 },
+    ]);
+    // Another beginning, or a chain that has gone past it: start over.
+    expect(keepMarks(moved, batteryFromSet, pick)).toEqual(READY);
+    const caught = tapWatch(moved, batteryFromSet, 3900);
+    expect(keepMarks(caught, batteryFromSet, pickFromSet)).toEqual(READY);
   });
 
   it('adds up: the splits of any chain sum to last tap less first', () => {

@@ -1,6 +1,5 @@
-import type { Sport } from '../rules/index.ts';
 import { secondsBetween } from '../units/index.ts';
-import type { ReadingKind } from './reading.ts';
+import { KIND_RULES, type ReadingKind } from './reading.ts';
 
 /**
  * A chained watch: one tap area, each tap ends one split and begins the next.
@@ -9,22 +8,31 @@ import type { ReadingKind } from './reading.ts';
 export interface WatchPlan {
   marks: readonly string[];
   kinds: readonly ReadingKind[];
-  /** No event of the chain takes longer than this, seconds; after it the chain has ended. Judgement. */
-  limitSeconds: number;
 }
 
 export const WATCH_PLANS = {
-  battery: { marks: ['first move', 'mitt', 'bag'], kinds: ['delivery', 'pop'], limitSeconds: 4 },
-  softballBattery: { marks: ['release', 'mitt', 'bag'], kinds: ['flight', 'pop'], limitSeconds: 4 },
-  steal: { marks: ['first move', 'touch'], kinds: ['steal'], limitSeconds: 8 },
-  homeToFirst: { marks: ['bat meets ball', 'touch'], kinds: ['homeToFirst'], limitSeconds: 9 },
+  battery: { marks: ['first move', 'mitt', 'bag'], kinds: ['delivery', 'pop'] },
+  batteryFromSet: {
+    marks: ['set', 'first move', 'mitt', 'bag'],
+    kinds: ['hold', 'delivery', 'pop'],
+  },
+  pick: { marks: ['first move', 'glove'], kinds: ['pick'] },
+  pickFromSet: {
+    marks: ['set', 'first move', 'glove'],
+    kinds: ['hold', 'pick'],
+  },
+  softballBattery: { marks: ['release', 'mitt', 'bag'], kinds: ['flight', 'pop'] },
+  pop: { marks: ['mitt', 'bag'], kinds: ['pop'] },
+  leave: { marks: ['release', 'left the bag'], kinds: ['leave'] },
+  steal: { marks: ['first move', 'touch'], kinds: ['steal'] },
+  diveBack: { marks: ['pitcher moves', 'hand on bag'], kinds: ['diveBack'] },
+  homeToFirst: { marks: ['bat meets ball', 'touch'], kinds: ['homeToFirst'] },
+  firstToThird: { marks: ['ball hit', 'touch'], kinds: ['firstToThird'] },
+  secondToHome: { marks: ['ball hit', 'touch'], kinds: ['secondToHome'] },
+  dash: { marks: ['first move', 'line'], kinds: ['dash'] },
+  outfieldThrow: { marks: ['fielded', 'base'], kinds: ['outfieldThrow'] },
 } as const satisfies Record<string, WatchPlan>;
 export type WatchPlanName = keyof typeof WATCH_PLANS;
-
-/** The watch for a pitcher and a catcher: softball times from the release. */
-export function planForBattery(sport: Sport): WatchPlanName {
-  return sport === 'softball' ? 'softballBattery' : 'battery';
-}
 
 /** Where a watch stands: the taps so far, and whether it stopped. Plain data. */
 export interface Watch {
@@ -69,16 +77,39 @@ export function endWatch(watch: Watch): Watch {
 }
 
 /**
+ * How long the event that is due may take, seconds: as long as its kind can; after it the chain has
+ * ended. 0 for a watch that waits for nothing.
+ */
+export function patienceSeconds(watch: Watch, plan: WatchPlan): number {
+  const due = watch.ended ? undefined : plan.kinds[watch.tapsMs.length - 1];
+  return due === undefined ? 0 : KIND_RULES[due].seconds.max;
+}
+
+/**
  * The watch at a later moment: a chain whose next event can no longer come has ended.
  * With a single tap there is nothing to keep, so it starts over and says so.
  * @param nowMs milliseconds on the clock of the taps
  */
 export function expireWatch(watch: Watch, plan: WatchPlan, nowMs: number): Watch {
   const last = watch.tapsMs.at(-1);
-  if (last === undefined || watch.ended || secondsBetween(last, nowMs) <= plan.limitSeconds) {
+  if (
+    last === undefined ||
+    watch.ended ||
+    secondsBetween(last, nowMs) <= patienceSeconds(watch, plan)
+  ) {
     return watch;
   }
   return watch.tapsMs.length < 2 ? { ...READY, notice: 'expired' } : endWatch(watch);
+}
+
+/**
+ * The watch taken over by another plan in mid-chain: the pitch turned out to be a pick-off. Taps
+ * stay when both plans begin with the same marks that far, else it starts over.
+ */
+export function keepMarks(watch: Watch, from: WatchPlan, to: WatchPlan): Watch {
+  const tapped = watch.tapsMs.length;
+  const same = watch.tapsMs.every((_, index) => from.marks[index] === to.marks[index]);
+  return watch.ended || !same || tapped >= to.marks.length ? READY : { ...watch, notice: null };
 }
 
 /** The watch without its last tap, running again if that tap had ended it. */

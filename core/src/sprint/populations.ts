@@ -1,0 +1,136 @@
+import type { Person } from '../people/index.ts';
+import {
+  believe,
+  byPopulation,
+  estimate,
+  flagReadings,
+  priorOrUnknown,
+  predictNext,
+  thumbPriorFor,
+  timerOf,
+  type Estimate,
+  type Reading,
+  type ReadingContext,
+  type StartTechnique,
+  type Thumbs,
+  type TimedSeconds,
+} from '../timing/index.ts';
+import type { ReadingId } from '../units/index.ts';
+import { commonLeadFeet, secondsPerFoot, typicalTime, type Field } from './typical.ts';
+
+/** Times that can be set against each other, and what they say together. */
+export interface Population {
+  /** populationKey of its readings. */
+  key: string;
+  context: ReadingContext;
+  /** The lead that its times are reckoned to; null where a lead means nothing. */
+  leadFeet: number | null;
+  /** In the order given, those set aside included. */
+  readings: Reading[];
+  /** Null when nothing counts and the level has no prior. */
+  estimate: Estimate | null;
+  /** Readings that look like a wrong tap and still count: the coach is asked. */
+  doubtful: ReadonlySet<ReadingId>;
+  /** When the newest that counts was taken. */
+  newestAt: string | null;
+}
+
+/**
+ * Everything timed of one person, population by population, in the order of the readings.
+ * @param thumbs what is known of the coaches' thumbs
+ */
+export function populationsOf(
+  person: Pick<Person, 'throws' | 'bats'>,
+  readings: readonly Reading[],
+  field: Field,
+  thumbs: Thumbs,
+): Population[] {
+  return [...byPopulation(readings)].flatMap(([key, own]) => {
+    const [context] = own;
+    if (!context) return [];
+    const counting = own.filter(({ asideReason }) => asideReason === null);
+    const prior = typicalTime(context, person, field);
+    const times = counting.map((reading) => reckoned(reading, field, thumbs));
+    const usual = usualTimer(context);
+    const judged = priorOrUnknown(prior, times);
+    const flags = judged ? flagReadings(judged, times, usual) : [];
+    return [
+      {
+        key,
+        context,
+        leadFeet: commonLeadFeet(context, field.ruleset),
+        readings: own,
+        estimate: estimate(prior, times, usual),
+        doubtful: new Set(counting.filter((_, index) => flags[index]).map(({ id }) => id)),
+        newestAt: counting.reduce<string | null>(
+          (newest, { takenAt }) => (newest === null || takenAt > newest ? takenAt : newest),
+          null,
+        ),
+      },
+    ];
+  });
+}
+
+function usualTimer(context: Pick<Reading, 'kind' | 'fromFeet'>) {
+  return { biasSeconds: 0, sdSeconds: thumbPriorFor(context).sdSeconds };
+}
+
+/** A reading as it would have been from the common lead, with its timer. */
+function reckoned(reading: Reading, field: Field, thumbs: Thumbs): TimedSeconds {
+  const common = commonLeadFeet(reading, field.ruleset);
+  const { seconds, leadFeet } = reading;
+  const shift =
+    common === null || leadFeet === null ? 0 : (leadFeet - common) * secondsPerFoot(reading, field);
+  return { seconds: seconds + shift, timer: timerOf(reading, thumbs) };
+}
+
+/** One start against another: positive seconds mean that the first is quicker. */
+export interface StartComparison {
+  first: { start: StartTechnique; count: number };
+  second: { start: StartTechnique; count: number };
+  quickerSeconds: number;
+  /** How far that difference may be off (standard deviation), seconds. */
+  giveOrTakeSeconds: number;
+  /** Whether the difference is likely enough (nine in ten) to be said. */
+  tellable: boolean;
+}
+
+/** A difference this many of its own deviations from zero is right nine times in ten. */
+const NINE_IN_TEN = 1.2816;
+const LEAST_EACH = 2;
+
+/**
+ * Which start is quicker for this person, from times of one population with the start noted.
+ * Each side is estimated from the same prior, so that few tries make no difference.
+ * @returns null while fewer than two techniques have two tries each; the two timed most are compared
+ */
+export function compareStarts(
+  person: Pick<Person, 'throws' | 'bats'>,
+  population: Pick<Population, 'context' | 'readings'>,
+  field: Field,
+  thumbs: Thumbs,
+): StartComparison | null {
+  const byStart = new Map<StartTechnique, TimedSeconds[]>();
+  for (const reading of population.readings) {
+    if (reading.asideReason !== null || reading.start === null) continue;
+    const own = byStart.get(reading.start) ?? [];
+    byStart.set(reading.start, [...own, reckoned(reading, field, thumbs)]);
+  }
+  const prior = typicalTime(population.context, person, field);
+  const [first, second] = [...byStart]
+    .filter(([, times]) => times.length >= LEAST_EACH)
+    .toSorted(([, a], [, b]) => b.length - a.length);
+  if (!first || !second || !prior) return null;
+  const usual = usualTimer(population.context);
+  const [a, b] = [first, second].map(([, times]) => predictNext(believe(prior, times, usual)));
+  if (!a || !b) return null;
+  const quickerSeconds = b.meanSeconds - a.meanSeconds;
+  const giveOrTakeSeconds = Math.hypot(a.meanSdSeconds, b.meanSdSeconds);
+  return {
+    first: { start: first[0], count: first[1].length },
+    second: { start: second[0], count: second[1].length },
+    quickerSeconds,
+    giveOrTakeSeconds,
+    tellable: Math.abs(quickerSeconds) > NINE_IN_TEN * giveOrTakeSeconds,
+  };
+}
