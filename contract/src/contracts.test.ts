@@ -2,9 +2,11 @@ import { PRESET_NAMES, PRESETS } from '@bradyon/core/rules';
 import { levelsOf } from '@bradyon/core/timing';
 import type { Person } from '@bradyon/core/people';
 import type { ReadingDraft } from '@bradyon/core/timing';
-import type { AccountId, PersonId, ReadingId, TeamId } from '@bradyon/core/units';
+import type { AccountId, GateRunId, PersonId, ReadingId, TeamId } from '@bradyon/core/units';
 import { describe, expect, it } from 'vitest';
 import { signUpContract, type SignUp } from './accounts.ts';
+import { teamFileContract, type TeamFile } from './files.ts';
+import { gateEventContract, type GateEvent } from './gates.ts';
 import { opponentContract, personContract } from './people.ts';
 import type { Contract } from './rule.ts';
 import { joinContract, teamDraftContract, type TeamDraft } from './teams.ts';
@@ -40,6 +42,7 @@ const team: TeamDraft = {
   level: 'hs',
   ruleset: PRESETS.fullSizeSeven,
   neededMarginSeconds: 0.06,
+  throwLimits: { pitcher: 80, catcher: null },
 };
 const delivery: ReadingDraft = {
   id: uuid as ReadingId,
@@ -49,7 +52,12 @@ const delivery: ReadingDraft = {
   base: 'second',
   style: 'legLift',
   leadFeet: null,
+  start: null,
+  fromFeet: null,
+  toFeet: null,
   method: 'thumb',
+  resolutionSeconds: null,
+  movedFrom: null,
   takenAt: '2031-05-01T17:30:00.000Z',
 };
 
@@ -99,9 +107,63 @@ describe('the contracts', () => {
     [{ kind: 'pop', style: null, seconds: 2.1 }, null],
     [{ kind: 'pop', style: null, seconds: 2.1, base: null }, 'base'],
     [{ takenAt: 'just now' }, 'takenAt'],
+    [{ kind: 'leave', style: null, base: null, seconds: -0.12, start: 'rocker' }, null],
+    [{ start: 'sprint' }, 'start'],
+    [{ method: 'clip', resolutionSeconds: 0.033333 }, null],
     [{ timedBy: uuid }, 'timedBy'],
   ])('a reading with %j: %s', (change, fault) => {
     expect(faultOf(readingDraftContract, delivery, change)).toBe(fault);
+  });
+
+  const run = {
+    id: uuid as GateRunId,
+    type: 'run',
+    takenAt: '2031-05-01T17:30:00.000Z',
+    beams: [
+      { feet: 0, seconds: 0 },
+      { feet: 10, seconds: null },
+      { feet: 85, seconds: 4.1 },
+    ],
+  } as const satisfies GateEvent;
+
+  it.each([
+    [{}, null],
+    [{ number: '4' }, null],
+    [{ number: '4a' }, 'number'],
+    [{ beams: [{ feet: 0, seconds: 0 }] }, 'beams'],
+    [{ beams: undefined }, 'beams'],
+    [{ type: 'pitch' }, 'seconds'],
+    [{ type: 'pitch', beams: undefined, seconds: 0.46 }, null],
+    [{ type: 'pitch', beams: undefined, seconds: 71 }, 'seconds'],
+  ])('a gate event with %j: %s', (change, fault) => {
+    expect(faultOf<GateEvent>(gateEventContract, run, change)).toBe(fault);
+  });
+
+  const { id: _, ...teamOfFile } = team;
+  const file: TeamFile = {
+    format: 'bradyon-team',
+    version: 1,
+    exportedAt: '2031-05-01T17:30:00.000Z',
+    team: teamOfFile,
+    opponents: [],
+    people: [person],
+    readings: [
+      { ...delivery, timedBy: uuid as AccountId, timedByName: 'Marit', asideReason: null },
+    ],
+    gateRuns: [],
+    together: [],
+  };
+
+  it.each([
+    [{}, null],
+    [{ format: 'other' }, 'format'],
+    [{ version: 2 }, 'version'],
+    [{ people: [] }, 'readings.0'],
+    [{ team: { ...teamOfFile, level: 'fpHs' } }, 'team.level'],
+    [{ people: [{ ...person, opponentId: uuid }] }, 'people.0'],
+    [{ readings: [{ ...file.readings[0], seconds: 11 }] }, 'readings.0.seconds'],
+  ])('a team file with %j: %s', (change, fault) => {
+    expect(faultOf(teamFileContract, file, change)).toBe(fault);
   });
 
   it.each([

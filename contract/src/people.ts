@@ -1,4 +1,5 @@
 import { HANDS, POSITIONS, SIDES_OF_PLATE, type Opponent, type Person } from '@bradyon/core/people';
+import { IMPORT_ROWS } from './timing.ts';
 import type { OpponentId, PersonId } from '@bradyon/core/units';
 import {
   contract,
@@ -9,6 +10,7 @@ import {
   nullable,
   oneOf,
   required,
+  rowsOf,
   text,
 } from './rule.ts';
 
@@ -29,6 +31,14 @@ export const personContract = contract<Person>({
   retired: required(flag('Say whether he is retired.')),
 });
 export const peopleContract = listContract(personContract);
+
+/** Many people at once, as a file brings them. */
+export interface PeopleImport {
+  people: Person[];
+}
+export const peopleImportContract = contract<PeopleImport>({
+  people: required(rowsOf(personContract, IMPORT_ROWS)),
+});
 
 export const opponentContract = contract<Opponent>({
   id: required(id<OpponentId>()),

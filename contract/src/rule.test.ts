@@ -12,6 +12,7 @@ import {
   oneOf,
   optional,
   required,
+  rowsOf,
   text,
 } from './rule.ts';
 
@@ -31,6 +32,12 @@ describe.each<[string, { schema: Schema }, unknown[], unknown[]]>([
   ['id', id(), ['0b6f1c1e-7a52-4f0e-9d0a-2f9c7c1f3a55'], ['x', 7, '{}']],
   ['instant', instant(SAY), ['2031-05-01T17:30:00.000Z'], ['today', 5]],
   ['list of', listOf(oneOf(['P', 'C'], SAY), 2), [[], ['P', 'C']], [['P', 'P'], ['X'], 'P']],
+  [
+    'rows of',
+    rowsOf(contract<{ a: string }>({ a: required(text(SAY, { max: 3 })) }), 2),
+    [[], [{ a: 'x' }, { a: 'x' }]],
+    [[{ a: 'x' }, { a: 'x' }, { a: 'x' }], [{ b: 'x' }], {}],
+  ],
 ])('%s', (_name, rule, accepted, refused) => {
   it.each(accepted.map((value) => ({ value })))('accepts $value', ({ value }) => {
     expect(fits(rule, value)).toBe(true);

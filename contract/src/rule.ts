@@ -89,7 +89,12 @@ export function nullable<T>(rule: Rule<T>): Rule<T | null> {
   return { schema: rule.schema.allow(null) };
 }
 
-/** A list of at most `max` items, none twice unless they are objects. */
+/** A list of at most `max` objects; two may be alike. */
+export function rowsOf<T extends object>(rule: Rule<T>, max: number): Rule<T[]> {
+  return { schema: Joi.array().items(rule.schema).max(max) };
+}
+
+/** A list of at most `max` words or figures, none twice. */
 export function listOf<T>(rule: Rule<T>, max: number): Rule<T[]> {
   return { schema: Joi.array().items(rule.schema).max(max).unique() };
 }

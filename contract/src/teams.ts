@@ -1,5 +1,5 @@
 import { LEAD_RULES, SPORTS, type Ruleset } from '@bradyon/core/rules';
-import { LEVEL_NAMES, LEVELS, type LevelName } from '@bradyon/core/timing';
+import { LEVEL_NAMES, LEVELS, type LevelName, type ThrowLimits } from '@bradyon/core/timing';
 import type { AccountId, InviteId, TeamId } from '@bradyon/core/units';
 import {
   contract,
@@ -12,6 +12,7 @@ import {
   oneOf,
   required,
   text,
+  type Misfit,
 } from './rule.ts';
 
 export const ROLES = ['owner', 'assistant'] as const;
@@ -25,6 +26,8 @@ export interface TeamDraft {
   ruleset: Ruleset;
   /** Seconds by which a runner must beat the ball on the stopwatch before the call is go. */
   neededMarginSeconds: number;
+  /** Timed throws of a day. */
+  throwLimits: ThrowLimits;
 }
 
 export interface Team extends TeamDraft {
@@ -93,15 +96,21 @@ const rulesetContract = contract<Ruleset>({
   ),
 });
 
-const draftFields = {
+const throwLimit = required(
+  nullable(number('Enter 1 to 300 throws, or leave it empty.', { min: 1, max: 300, whole: true })),
+);
+
+export const teamDraftFields = {
   id: required(id<TeamId>()),
   name: required(text("Enter the team's name, up to 80 letters.", { max: 80 })),
   level: required(oneOf(LEVEL_NAMES, 'Choose the level you play at.')),
   ruleset: required(rulesetContract),
   neededMarginSeconds: required(number('Enter a margin from 0 to .5 s.', { min: 0, max: 0.5 })),
+  throwLimits: required(contract<ThrowLimits>({ pitcher: throwLimit, catcher: throwLimit })),
 };
 
-export const teamDraftContract = contract<TeamDraft>(draftFields, ({ level, ruleset }) => {
+/** What of a team does not go together, or null. */
+export function teamMisfit({ level, ruleset }: Omit<TeamDraft, 'id'>): Misfit | null {
   if (LEVELS[level].sport !== ruleset.sport) {
     return {
       path: 'level',
@@ -116,10 +125,12 @@ export const teamDraftContract = contract<TeamDraft>(draftFields, ({ level, rule
     };
   }
   return null;
-});
+}
+
+export const teamDraftContract = contract<TeamDraft>(teamDraftFields, teamMisfit);
 
 export const teamContract = contract<Team>({
-  ...draftFields,
+  ...teamDraftFields,
   role: required(oneOf(ROLES, 'owner or assistant')),
 });
 export const teamsContract = listContract(teamContract);

@@ -8,13 +8,15 @@ import { pinoHttp } from 'pino-http';
 import type { Config } from './config.ts';
 import type { Deps } from './deps.ts';
 import { accountRoutes } from './features/accounts/index.ts';
+import { fileRoutes } from './features/files/index.ts';
+import { gateEventRoutes, gateRoutes } from './features/gates/index.ts';
 import { peopleRoutes } from './features/people/index.ts';
 import { teamRoutes } from './features/teams/index.ts';
-import { timingRoutes } from './features/timing/index.ts';
+import { teamThumbRoutes, thumbRoutes, timingRoutes } from './features/timing/index.ts';
 import { errorHandler, unknownPath } from './http/errors.ts';
 import { makeReply } from './http/exchange.ts';
 import { sameOriginWrites } from './http/guard.ts';
-import { sessions } from './http/session.ts';
+import { sessions, signedIn } from './http/session.ts';
 
 /** The whole HTTP application. It keeps no state of its own: everything is in the database. */
 export function makeApp(pool: Pool, config: Config, logger: Logger): Express {
@@ -34,9 +36,21 @@ export function makeApp(pool: Pool, config: Config, logger: Logger): Express {
     res.set('Cache-Control', 'no-store');
     next();
   });
-  api.use(sameOriginWrites, express.json({ limit: '100kb' }), sessions(pool, config));
+  const json = express.json({ limit: '100kb' });
+  // Devices have a token instead of a session.
+  api.use('/gates', json, gateEventRoutes(deps));
+  api.use(sameOriginWrites, sessions(pool, config));
+  // A whole team is large; only somebody signed in may send so much.
+  api.use('/teams/import', (req, _res, next) => {
+    signedIn(req);
+    next();
+  });
+  api.use('/teams/import', express.json({ limit: '50mb' }));
+  api.use(json);
   api.use('/accounts', accountRoutes(deps));
-  api.use('/teams', teamRoutes(deps), peopleRoutes(deps), timingRoutes(deps));
+  api.use('/thumbs', thumbRoutes(deps));
+  api.use('/teams', fileRoutes(deps), teamRoutes(deps), peopleRoutes(deps));
+  api.use('/teams', timingRoutes(deps), teamThumbRoutes(deps), gateRoutes(deps));
   api.use(unknownPath);
   app.use('/api', api);
 
@@ -71,6 +85,9 @@ function securityHeaders(config: Config) {
         // Bootstrap draws its check marks and arrows as data: images.
         imgSrc: ["'self'", 'data:'],
         fontSrc: ["'self'"],
+        // A clip is played from the device it lies on.
+        mediaSrc: ["'self'", 'blob:'],
+        workerSrc: ["'self'"],
         connectSrc: ["'self'"],
         manifestSrc: ["'self'"],
         baseUri: ["'none'"],

@@ -132,6 +132,7 @@ export function aTeam(parts: Partial<TeamDraft> = {}): TeamDraft {
     level: 'hs',
     ruleset: PRESETS.fullSizeSeven,
     neededMarginSeconds: 0.06,
+    throwLimits: { pitcher: null, catcher: null },
     ...parts,
   };
 }
@@ -163,7 +164,12 @@ export function aDelivery(personId: PersonId, parts: Partial<ReadingDraft> = {})
     base: 'second',
     style: 'legLift',
     leadFeet: null,
+    start: null,
+    fromFeet: null,
+    toFeet: null,
     method: 'thumb',
+    resolutionSeconds: null,
+    movedFrom: null,
     takenAt: '2031-05-01T17:30:00.000Z',
     ...parts,
   };

@@ -1,7 +1,9 @@
+import type { StaffThumb } from '@bradyon/contract/thumb';
 import type { Team } from '@bradyon/contract/teams';
 import type { Opponent, Person } from '@bradyon/core/people';
+import { compareStarts, populationsOf } from '@bradyon/core/sprint';
 import { callSteal, raceOf, stealTimes } from '@bradyon/core/steals';
-import type { Reading } from '@bradyon/core/timing';
+import { calibrationsOf, daysSince, OLD_AFTER_DAYS, type Reading } from '@bradyon/core/timing';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { loadDemo } from '../src/demo/load.ts';
 import { startApi, type Api, type Client } from './api.ts';
@@ -44,7 +46,7 @@ describe('the demo world', () => {
       for (const { takenAt } of readings) {
         const daysAgo = (TODAY.getTime() - Date.parse(takenAt)) / DAY_MS;
         expect(daysAgo).toBeGreaterThan(1);
-        expect(daysAgo).toBeLessThan(22);
+        expect(daysAgo).toBeLessThan(42);
       }
       expect(readings.some(({ asideReason }) => asideReason !== null)).toBe(true);
     }
@@ -53,7 +55,13 @@ describe('the demo world', () => {
   it('has runners who should go, who should not, and who cannot be told yet', async () => {
     for (const team of teams) {
       const { people, readings } = await worldOf(team);
-      const of = (person: Person) => readings.filter(({ personId }) => personId === person.id);
+      const of = (person: Person) =>
+        populationsOf(
+          person,
+          readings.filter(({ personId }) => personId === person.id),
+          team,
+          new Map(),
+        );
       const verdicts = new Set<string>();
       const theirs = people.filter(({ opponentId }) => opponentId !== null);
       const pitchers = theirs.filter(({ positions }) => positions.includes('P'));
@@ -69,9 +77,9 @@ describe('the demo world', () => {
               base: 'second',
               style: 'legLift',
               pitcher,
-              pitcherReadings: of(pitcher),
-              catcherReadings: of(catcher),
-              runnerReadings: of(runner),
+              pitcherTimes: of(pitcher),
+              catcherTimes: of(catcher),
+              runnerTimes: of(runner),
             });
             const race = raceOf(times, team.level);
             verdicts.add(callSteal(race, team.neededMarginSeconds).verdict);
@@ -79,6 +87,31 @@ describe('the demo world', () => {
         }
       }
       expect([...verdicts].toSorted()).toEqual(['close', 'go', 'stay', 'untimed']);
+    }
+  });
+
+  it('shows what timing is about: both starts, a doubtful tap, an old pop, a drilled thumb', async () => {
+    for (const team of teams) {
+      const { people, readings } = await worldOf(team);
+      const of = (person: Person) =>
+        populationsOf(
+          person,
+          readings.filter(({ personId }) => personId === person.id),
+          team,
+          new Map(),
+        );
+      const all = people.flatMap((person) => of(person).map((each) => ({ ...each, person })));
+      const compared = all.flatMap(
+        (each) => compareStarts(each.person, each, team, new Map()) ?? [],
+      );
+      expect(compared.some(({ tellable }) => tellable)).toBe(true);
+      expect(all.some(({ doubtful }) => doubtful.size > 0)).toBe(true);
+      const newest = all.flatMap(({ newestAt }) => newestAt ?? []);
+      expect(newest.some((at) => daysSince(at, TODAY.getTime()) > OLD_AFTER_DAYS)).toBe(true);
+      const thumbs = await client.call<StaffThumb[]>('GET', `/api/teams/${team.id}/thumbs`);
+      expect(thumbs.body.map(({ reps }) => calibrationsOf(reps))).toMatchObject([
+        { delivery: { count: 12 }, flight: { count: 12 }, pop: { count: 24 } },
+      ]);
     }
   });
 

@@ -5,9 +5,11 @@ import { pino } from 'pino';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { configFrom } from '../src/config.ts';
 import { accountRoutes } from '../src/features/accounts/index.ts';
+import { fileRoutes } from '../src/features/files/index.ts';
+import { gateEventRoutes, gateRoutes } from '../src/features/gates/index.ts';
 import { peopleRoutes } from '../src/features/people/index.ts';
 import { teamRoutes } from '../src/features/teams/index.ts';
-import { timingRoutes } from '../src/features/timing/index.ts';
+import { teamThumbRoutes, thumbRoutes, timingRoutes } from '../src/features/timing/index.ts';
 import { makeReply } from '../src/http/exchange.ts';
 import {
   aCoach,
@@ -37,6 +39,21 @@ const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown) | null
   'GET /api/teams/:teamId/people': null,
   'POST /api/teams/:teamId/people': () => aPerson({ name: 'Planted' }),
   'PUT /api/teams/:teamId/people/:id': ({ pitcher }) => ({ ...pitcher, name: 'Renamed' }),
+  'POST /api/teams/:teamId/people/import': () => ({ people: [aPerson({ name: 'Planted' })] }),
+  'DELETE /api/teams/:teamId/people/:id': null,
+  'GET /api/teams/:teamId/export': null,
+  'GET /api/teams/:teamId/thumbs': null,
+  'GET /api/teams/:teamId/together': null,
+  'POST /api/teams/:teamId/together': () => ({ id: randomUUID(), kind: 'pop' }),
+  'POST /api/teams/:teamId/together/:id/times': () => ({ event: 1, seconds: 1.4 }),
+  'GET /api/teams/:teamId/gate-devices': null,
+  'POST /api/teams/:teamId/gate-devices': () => ({ id: randomUUID(), name: 'Planted' }),
+  'PUT /api/teams/:teamId/gate-devices/:id/runner': ({ pitcher }) => ({ personId: pitcher.id }),
+  'DELETE /api/teams/:teamId/gate-devices/:id': null,
+  'GET /api/teams/:teamId/gate-runs': null,
+  'POST /api/teams/:teamId/readings/import': ({ pitcher }) => ({
+    readings: [aDelivery(pitcher.id)],
+  }),
   'GET /api/teams/:teamId/readings': null,
   'POST /api/teams/:teamId/readings': ({ pitcher }) => aDelivery(pitcher.id),
   'PUT /api/teams/:teamId/readings/:id/aside': () => ({ reason: 'wrong tap' }),
@@ -46,6 +63,10 @@ const ACCOUNT_ROUTES = [
   'GET /api/teams',
   'POST /api/teams',
   'POST /api/teams/join',
+  'POST /api/teams/import',
+  'GET /api/thumbs',
+  'POST /api/thumbs',
+  'DELETE /api/thumbs',
 ];
 const OPEN_ROUTES = [
   'GET /api/accounts/welcome',
@@ -53,6 +74,8 @@ const OPEN_ROUTES = [
   'POST /api/accounts/session',
   'POST /api/accounts/demo-session',
   'DELETE /api/accounts/session',
+  // By the token of a device.
+  'POST /api/gates/events',
 ];
 
 interface Ids {
@@ -61,6 +84,8 @@ interface Ids {
   opponents: string;
   people: string;
   readings: string;
+  together: string;
+  'gate-devices': string;
 }
 
 let api: Api;
@@ -74,7 +99,13 @@ beforeAll(async () => {
   const { body: invite } = await theirs.coach.call<Invite>('POST', `${theirs.base}/invites`, {
     id: randomUUID(),
   });
+  const together = randomUUID();
+  await theirs.coach.call('POST', `${theirs.base}/together`, { id: together, kind: 'pop' });
+  const device = randomUUID();
+  await theirs.coach.call('POST', `${theirs.base}/gate-devices`, { id: device, name: 'Gates' });
   ids = {
+    together,
+    'gate-devices': device,
     accountId: theirs.coach.account.id,
     inviteId: invite.id,
     opponents: theirs.opponent.id,
@@ -90,7 +121,10 @@ function addressOf(route: string, teamId: string): [method: string, path: string
     .replace(':teamId', teamId)
     .replace(':accountId', ids.accountId)
     .replace(':inviteId', ids.inviteId)
-    .replace(/(opponents|people|readings)\/:id/, (_, kind: keyof Ids) => `${kind}/${ids[kind]}`);
+    .replace(
+      /(opponents|people|readings|together|gate-devices)\/:id/,
+      (_, kind: keyof Ids) => `${kind}/${ids[kind]}`,
+    );
   return [method, path];
 }
 
@@ -108,6 +142,11 @@ describe('the table of routes', () => {
       ['/api/teams', teamRoutes(deps)],
       ['/api/teams', peopleRoutes(deps)],
       ['/api/teams', timingRoutes(deps)],
+      ['/api/teams', teamThumbRoutes(deps)],
+      ['/api/teams', gateRoutes(deps)],
+      ['/api/teams', fileRoutes(deps)],
+      ['/api/thumbs', thumbRoutes(deps)],
+      ['/api/gates', gateEventRoutes(deps)],
     ];
     const served = routers.flatMap(([mount, router]) =>
       router.stack.flatMap(({ route }) =>
@@ -189,7 +228,30 @@ describe("another team's rows", () => {
     expect((await coach.call<unknown[]>('GET', `${base}/invites`)).body).toHaveLength(1);
   });
 
-  const TABLES = ['accounts', 'teams', 'memberships', 'invites', 'opponents', 'people', 'readings'];
+  const TABLES = [
+    'accounts',
+    'teams',
+    'memberships',
+    'invites',
+    'opponents',
+    'people',
+    'readings',
+    'thumb_reps',
+    'together',
+    'together_times',
+    'gate_devices',
+    'gate_runs',
+  ];
+  /** How many rows a season of one's own has, where it is not one. */
+  const NONE_OF_OWN = [
+    'invites',
+    'readings',
+    'thumb_reps',
+    'together',
+    'together_times',
+    'gate_devices',
+    'gate_runs',
+  ];
   const scoped = async (accountId: string, teamId: string, query: string) => {
     const client = await api.app.connect();
     try {
@@ -214,7 +276,7 @@ describe("another team's rows", () => {
       const outside = await count(theirs.team.id);
       expect(outside).toBe({ accounts: 1, teams: 1, memberships: 1 }[table] ?? 0);
       const inside = await count(stranger.team.id);
-      expect(inside).toBe({ invites: 0, readings: 0 }[table] ?? 1);
+      expect(inside).toBe(NONE_OF_OWN.includes(table) ? 0 : 1);
     },
   );
 

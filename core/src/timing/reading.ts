@@ -75,8 +75,8 @@ export interface ReadingDraft {
 
 /** A kept reading. It never changes; it can only be set aside and brought back. */
 export interface Reading extends ReadingDraft {
-  /** null: timed by somebody who has no account here, as an imported file says. */
-  timedBy: AccountId | null;
+  /** Who held the watch, or set up the gates. */
+  timedBy: AccountId;
   timedByName: string;
   /** null: it counts. */
   asideReason: AsideReason | null;

@@ -105,7 +105,7 @@ describe('timerOf', () => {
     const timer = timerOf(delivery, thumbs);
     expect(timer.biasSeconds).toBeCloseTo(0.06, 9);
     expect(timer.sdSeconds).toBe(0.03);
-    expect(timerOf({ ...delivery, timedBy: null }, thumbs).biasSeconds).toBe(0);
+    expect(timerOf({ ...delivery, timedBy: 'other' as AccountId }, thumbs).biasSeconds).toBe(0);
     expect(timerOf({ ...delivery, method: 'import' }, thumbs).biasSeconds).toBe(0);
   });
 

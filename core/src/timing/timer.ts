@@ -73,10 +73,7 @@ export function timerOf(
       sdSeconds: Math.max(steps, INSTRUMENT_FLOOR_SECONDS),
     };
   }
-  const own =
-    reading.method === 'thumb' && reading.timedBy !== null
-      ? thumbs.get(reading.timedBy)?.[reading.kind]
-      : undefined;
+  const own = reading.method === 'thumb' ? thumbs.get(reading.timedBy)?.[reading.kind] : undefined;
   return own
     ? { biasSeconds: own.biasSeconds - typical.biasSeconds, sdSeconds: own.sdSeconds }
     : { biasSeconds: 0, sdSeconds: typical.sdSeconds };

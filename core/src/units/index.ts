@@ -1,3 +1,15 @@
 export { BASES, TARGET_BASES, type Base, type TargetBase } from './bases.ts';
-export type { AccountId, Id, InviteId, OpponentId, PersonId, ReadingId, TeamId } from './ids.ts';
+export type {
+  AccountId,
+  GateDeviceId,
+  GateRunId,
+  Id,
+  InviteId,
+  OpponentId,
+  PersonId,
+  ReadingId,
+  TeamId,
+  ThumbRepId,
+  TogetherId,
+} from './ids.ts';
 export { roundToMillisecond, secondsBetween } from './quantities.ts';

@@ -1,6 +1,12 @@
 import { DatabaseError } from 'pg';
 import { Problem } from '../http/problem.ts';
 
+const NOBODY_KNOWN = {
+  status: 422,
+  path: 'personId',
+  message: 'Choose somebody of your roster or of an opponent.',
+};
+
 /** What a broken constraint means to a coach: the status, the field and what to do. */
 const REASONS: Record<string, { status: number; path: string; message: string }> = {
   accounts__email: {
@@ -23,10 +29,12 @@ const REASONS: Record<string, { status: number; path: string; message: string }>
     path: 'opponentId',
     message: 'Choose one of your opponents.',
   },
-  readings__person_id: {
+  readings__person_id: NOBODY_KNOWN,
+  gate_devices__runner_id: NOBODY_KNOWN,
+  readings__moved_from: {
     status: 422,
-    path: 'personId',
-    message: 'Choose somebody of your roster or of an opponent.',
+    path: 'movedFrom',
+    message: 'The reading that this one replaces is not known.',
   },
 };
 

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { makeRandom } from '@bradyon/core/maths';
+import { makeRandom, normalDraw, type Random } from '@bradyon/core/maths';
 import { PRESETS } from '@bradyon/core/rules';
 import { CLEAR_MARGIN_SECONDS } from '@bradyon/core/steals';
-import type { OpponentId, PersonId } from '@bradyon/core/units';
+import { roundToMillisecond, type OpponentId, type PersonId } from '@bradyon/core/units';
 import type { Pool } from 'pg';
 import sql, { bulk } from 'sql-template-tag';
 import { inTransaction, one, type Tx } from '../db/query.ts';
@@ -56,13 +56,15 @@ async function insertWorld(tx: Tx, today: Date): Promise<void> {
     sql`insert into accounts (id, email, name, password_hash) values
         (${assistantId}, ${DEMO_ASSISTANT.email}, ${DEMO_ASSISTANT.name}, ${unknownHash})`,
   );
+  await insertThumb(tx, random, coachId, today);
   for (const [index, team] of DEMO_TEAMS.entries()) {
     const teamId = makeUuid(random);
     const ruleset = PRESETS[team.preset];
     await tx.query(
-      sql`insert into teams (id, name, level, ruleset, needed_margin_seconds, created_by, created_at)
+      sql`insert into teams (id, name, level, ruleset, needed_margin_seconds, pitcher_throw_limit,
+                             catcher_throw_limit, created_by, created_at)
           values (${teamId}, ${team.name}, ${team.level}, ${JSON.stringify(ruleset)},
-                  ${CLEAR_MARGIN_SECONDS}, ${coachId}, now() + make_interval(secs => ${index}))`,
+                  ${CLEAR_MARGIN_SECONDS}, 60, 40, ${coachId}, now() + make_interval(secs => ${index}))`,
     );
     await tx.query(
       sql`insert into memberships (team_id, account_id, role) values
@@ -94,6 +96,24 @@ async function insertWorld(tx: Tx, today: Date): Promise<void> {
       }
     }
   }
+}
+
+const DRILL_REPS = 24;
+/** The coach has done the drill; his assistant has not. A little late, as everybody is. */
+async function insertThumb(tx: Tx, random: Random, accountId: string, today: Date): Promise<void> {
+  const late = (mean: number): number => roundToMillisecond(normalDraw(random, mean, 0.032));
+  const rows = Array.from({ length: DRILL_REPS }, (_, rep) => {
+    const lateSeconds =
+      rep % 2 === 0
+        ? { firstMove: late(0.12), mitt: late(0.05), bag: late(0.05) }
+        : { release: late(0.06), mitt: late(0.05), bag: late(0.05) };
+    const takenAt = new Date(today.getTime() - (3 * DRILL_REPS - rep) * 60 * 60 * 1000);
+    return [accountId, makeUuid(random), JSON.stringify(lateSeconds), 1 / 60, takenAt];
+  });
+  await tx.query(
+    sql`insert into thumb_reps (account_id, id, late_seconds, frame_seconds, taken_at)
+        values ${bulk(rows)}`,
+  );
 }
 
 async function insertPerson(
@@ -128,6 +148,9 @@ async function insertReadings(
       reading.base,
       reading.style,
       reading.leadFeet,
+      reading.start,
+      reading.fromFeet,
+      reading.toFeet,
       reading.method,
       reading.takenAt,
       timedBy,
@@ -137,8 +160,8 @@ async function insertReadings(
     ];
   });
   await tx.query(
-    sql`insert into readings (team_id, id, person_id, kind, seconds, base, style, lead_feet, method,
-                              taken_at, timed_by, aside_reason, aside_at, aside_by)
+    sql`insert into readings (team_id, id, person_id, kind, seconds, base, style, lead_feet, start,
+                              from_feet, to_feet, method, taken_at, timed_by, aside_reason, aside_at, aside_by)
         values ${bulk(rows)}`,
   );
 }

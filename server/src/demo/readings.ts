@@ -1,13 +1,13 @@
 import { normalDraw, type Random } from '@bradyon/core/maths';
-import type { Ruleset } from '@bradyon/core/rules';
+import { timesFromRelease, type Ruleset } from '@bradyon/core/rules';
+import { typicalTime } from '@bradyon/core/sprint';
 import {
-  LEVELS,
   describeMisfit,
+  plainContext,
   type AsideReason,
-  type Level,
   type LevelName,
+  type ReadingContext,
   type ReadingDraft,
-  type TypicalTime,
 } from '@bradyon/core/timing';
 import { roundToMillisecond, type PersonId, type ReadingId } from '@bradyon/core/units';
 import { makeUuid } from './uuid.ts';
@@ -23,73 +23,101 @@ export interface DemoReading extends ReadingDraft {
   asideReason: AsideReason | null;
 }
 
-type What = Pick<ReadingDraft, 'kind' | 'base' | 'style' | 'leadFeet'>;
+type What = ReadingContext;
 
 /** Times of one person as a coach would have taken them, his own spread and the thumb's in them. */
 export function readingsOf(
   random: Random,
   person: DemoPerson & { id: PersonId; ours: boolean },
-  levelName: LevelName,
+  level: LevelName,
   ruleset: Ruleset,
   today: Date,
 ): DemoReading[] {
-  const level = LEVELS[levelName];
   const made: DemoReading[] = [];
-  const take = (count: number, what: What, typical: TypicalTime, shiftSeconds = 0): void => {
-    const own = typical.mean - person.quick * typical.sdBetween + shiftSeconds;
+  const take: Take = (count, what, { quicker = 0, daysAgo } = {}) => {
+    const typical = typicalTime(what, person, { level, ruleset }) ?? FROM_CENTRE;
+    const own = typical.mean - person.quick * typical.sdBetween - quicker;
     for (let index = 0; index < count; index += 1) {
       const seconds = roundToMillisecond(
         normalDraw(random, own, Math.hypot(typical.sdWithin, THUMB_SECONDS)),
       );
-      made.push(reading(random, person.id, what, seconds, today, null));
+      made.push(reading(random, person.id, what, seconds, today, null, daysAgo));
     }
-    // Now and then the thumb slips; the coach has set that time aside.
+    // Now and then the thumb slips. Mostly the coach has set that time aside; once he has not yet.
     if (count > 6) {
       const slipped = roundToMillisecond(own * 1.32);
-      made.push(reading(random, person.id, what, slipped, today, 'wrong tap'));
+      const aside = person.quick > 1.35 ? null : 'wrong tap';
+      made.push(reading(random, person.id, what, slipped, today, aside, daysAgo));
     }
   };
 
-  if (person.positions.includes('P')) takePitcher(take, person, level, ruleset);
-  if (person.positions.includes('C')) takeCatcher(take, person, level);
-  if (person.ours) takeRunner(take, person, level, ruleset);
+  if (person.positions.includes('P')) takePitcher(take, person, ruleset);
+  if (person.positions.includes('C')) takeCatcher(take, person);
+  if (person.positions.some((position) => ['LF', 'CF', 'RF'].includes(position))) {
+    take(person.ours ? 0 : person.timed, { ...plainContext('outfieldThrow'), base: 'home' });
+  }
+  if (person.ours) takeRunner(take, person, ruleset);
   return made.filter((each) => describeMisfit(each) === null);
 }
 
-type Take = (count: number, what: What, typical: TypicalTime, shiftSeconds?: number) => void;
-const NOTHING = { base: null, style: null, leadFeet: null } as const;
+/** An outfield throw from medium depth: no level has a typical one. */
+const FROM_CENTRE = { mean: 3.1, sdBetween: 0.2, sdWithin: 0.15 };
+/** Older than this a time says so. */
+const LONG_AGO_DAYS = 41;
 
-function takePitcher(take: Take, person: DemoPerson, level: Level, ruleset: Ruleset): void {
-  if (ruleset.leadRule === 'atRelease') {
-    take(person.timed, { ...NOTHING, kind: 'flight', base: 'second' }, level.delivery);
+type Take = (
+  count: number,
+  what: What,
+  how?: { quicker?: number; daysAgo?: number | undefined },
+) => void;
+
+function takePitcher(take: Take, person: DemoPerson, ruleset: Ruleset): void {
+  if (timesFromRelease(ruleset)) {
+    take(person.timed, plainContext('flight'));
     return;
   }
-  const delivery = { ...NOTHING, kind: 'delivery', base: 'second' } as const;
-  take(person.timed, { ...delivery, style: 'legLift' }, level.delivery);
-  take(person.otherTimed, { ...delivery, style: 'slideStep' }, level.delivery, -0.17);
+  const delivery = { ...plainContext('delivery'), base: 'second' } as const;
+  take(person.timed, { ...delivery, style: 'legLift' });
+  take(person.otherTimed, { ...delivery, style: 'slideStep' });
+  take(Math.min(6, person.timed), plainContext('hold'));
+  take(person.otherTimed, { ...plainContext('pick'), base: 'first' });
 }
 
-function takeCatcher(take: Take, person: DemoPerson, level: Level): void {
-  const pop = { ...NOTHING, kind: 'pop' } as const;
-  take(person.timed, { ...pop, base: 'second' }, level.popSecond);
-  take(person.otherTimed, { ...pop, base: 'third' }, level.popThird);
+function takeCatcher(take: Take, person: DemoPerson): void {
+  const pop = plainContext('pop');
+  const daysAgo = person.old ? LONG_AGO_DAYS : undefined;
+  take(person.timed, { ...pop, base: 'second' }, { daysAgo });
+  take(person.otherTimed, { ...pop, base: 'third' }, { daysAgo });
 }
 
-function takeRunner(take: Take, person: DemoPerson, level: Level, ruleset: Ruleset): void {
-  const steal = { ...NOTHING, kind: 'steal' } as const;
+function takeRunner(take: Take, person: DemoPerson, ruleset: Ruleset): void {
   const leads = ruleset.leadRule === 'open';
   const isCatcher = person.positions.includes('C');
-  take(
-    person.timed,
-    { ...steal, base: 'second', leadFeet: leads ? 11.5 : null },
-    level.stealSecond,
-  );
-  // A rolling start from a longer lead toward third.
-  const third = { ...steal, base: 'third', leadFeet: leads ? 18 : null } as const;
-  take(isCatcher ? 0 : person.otherTimed, third, level.stealSecond, leads ? -0.38 : 0);
-  const homeToFirst = { ...level.stealSecond, mean: leads ? 4.5 : 3.35 };
-  const leftStep = person.bats === 'left' ? -0.15 : 0;
-  take(Math.ceil(person.timed / 2), { ...NOTHING, kind: 'homeToFirst' }, homeToFirst, leftStep);
+  const second = {
+    ...plainContext('steal'),
+    base: 'second',
+    leadFeet: leads ? 11.5 : null,
+  } as const;
+  // One runner is tried out with both starts; the others were never asked.
+  const [quickStart, slowStart] = leads
+    ? (['dropStep', 'crossover'] as const)
+    : (['rocker', 'frontFoot'] as const);
+  if (person.timed >= 9) {
+    take(person.timed, { ...second, start: quickStart }, { quicker: 0.05 });
+    take(person.timed - 3, { ...second, start: slowStart }, { quicker: -0.05 });
+  } else take(person.timed, second);
+  take(isCatcher ? 0 : person.otherTimed, {
+    ...second,
+    base: 'third',
+    leadFeet: leads ? 18 : null,
+  });
+  take(Math.ceil(person.timed / 2), plainContext('homeToFirst'));
+  if (leads) take(Math.floor(person.timed / 3), { ...plainContext('diveBack'), leadFeet: 11.5 });
+  else take(Math.ceil(person.timed / 2), plainContext('leave'));
+  if (person.timed >= 7) {
+    take(2, plainContext('firstToThird'));
+    take(3, { ...plainContext('dash'), fromFeet: 0, toFeet: 60 });
+  }
 }
 
 function reading(
@@ -99,8 +127,9 @@ function reading(
   seconds: number,
   today: Date,
   asideReason: AsideReason | null,
+  longAgo?: number,
 ): DemoReading {
-  const daysAgo = DAYS_AGO[Math.floor(random() * DAYS_AGO.length)] ?? 2;
+  const daysAgo = longAgo ?? DAYS_AGO[Math.floor(random() * DAYS_AGO.length)] ?? 2;
   const day = new Date(today.getTime() - daysAgo * MS_PER_DAY);
   day.setUTCHours(15, Math.floor(random() * 90), Math.floor(random() * 60), 0);
   return {
@@ -109,6 +138,8 @@ function reading(
     ...what,
     seconds,
     method: 'thumb',
+    resolutionSeconds: null,
+    movedFrom: null,
     takenAt: day.toISOString(),
     asideReason,
   };

@@ -15,6 +15,8 @@ export interface DemoPerson {
   timed: number;
   /** How many of a pitcher's deliveries were slide steps; of a catcher's throws to third; of a runner's steals of third. */
   otherTimed: number;
+  /** His times are of last month. */
+  old?: true;
 }
 
 interface DemoTeam {
@@ -99,6 +101,8 @@ export const DEMO_TEAMS: DemoTeam[] = [
           person('23', 'Ewan Petrossian', 'RR', ['P'], -1.6, 6),
           person('3', 'Callum Idowu', 'RR', ['C'], -0.3, 8, 3),
           person('28', 'Ari Sundberg', 'RR', ['C'], 0.1, 0),
+          person('7', 'Yannick Dahl', 'RR', ['RF'], 0.6, 5),
+          person('14', 'Obi Lysander', 'LL', ['CF'], -0.4, 4),
         ],
       },
       {
@@ -108,7 +112,7 @@ export const DEMO_TEAMS: DemoTeam[] = [
           person('16', 'Jory Mbeki-Lund', 'RR', ['P'], 0.8, 5),
           person('34', 'Matteo Thorne', 'LL', ['P'], -0.6, 0),
           person('13', 'Isak Fairweather', 'RR', ['C'], -1, 7, 2),
-          person('20', 'Dov Carmody', 'RR', ['C'], 0.4, 4),
+          { ...person('20', 'Dov Carmody', 'RR', ['C'], 0.4, 4), old: true },
         ],
       },
     ],
@@ -157,7 +161,8 @@ export const DEMO_TEAMS: DemoTeam[] = [
           person('4', 'Nadia Whelan', 'RR', ['P'], 0.1, 6),
           person('18', 'Juno Aasgaard', 'LL', ['P'], -1.1, 0),
           person('21', 'Eilidh Moreau', 'RR', ['C'], 1, 6, 2),
-          person('26', 'Selma Kitigan', 'RR', ['C'], 0, 4),
+          { ...person('26', 'Selma Kitigan', 'RR', ['C'], 0, 4), old: true },
+          person('9', 'Rhea Montclair', 'RR', ['LF'], 0.3, 4),
         ],
       },
     ],

@@ -2,15 +2,18 @@ import {
   opponentContract,
   opponentsContract,
   peopleContract,
+  peopleImportContract,
   personContract,
 } from '@bradyon/contract/people';
-import type { TeamId } from '@bradyon/core/units';
+import { importedContract } from '@bradyon/contract/timing';
+import type { PersonId, TeamId } from '@bradyon/core/units';
 import { Router } from 'express';
 import { inTeam } from '../../db/scope.ts';
 import type { Deps } from '../../deps.ts';
 import { bodyOf, createdOnce, idOf, replacementOf } from '../../http/exchange.ts';
 import { notFound } from '../../http/problem.ts';
 import { signedIn } from '../../http/session.ts';
+import { ownerOnly } from '../teams/index.ts';
 import * as people from './people.sql.ts';
 
 export function peopleRoutes({ pool, reply }: Deps): Router {
@@ -57,6 +60,25 @@ export function peopleRoutes({ pool, reply }: Deps): Router {
       ),
     );
     reply(res, personContract, row, status);
+  });
+
+  router.post('/:teamId/people/import', async (req, res) => {
+    const accountId = signedIn(req);
+    const { people: rows } = bodyOf(req, peopleImportContract);
+    const imported = await inTeam(pool, accountId, idOf<TeamId>(req, 'teamId'), (tx) =>
+      people.insertPeople(tx, rows),
+    );
+    reply(res, importedContract, imported);
+  });
+
+  router.delete('/:teamId/people/:id', async (req, res) => {
+    const personId = idOf<PersonId>(req, 'id');
+    await inTeam(pool, signedIn(req), idOf<TeamId>(req, 'teamId'), async (tx, role) => {
+      ownerOnly(role, 'delete somebody and his times for good');
+      const gone = await people.erasePerson(tx, personId);
+      if (!gone) throw notFound('There is no such player.');
+    });
+    res.status(204).end();
   });
 
   router.put('/:teamId/people/:id', async (req, res) => {

@@ -1,7 +1,8 @@
+import type { Imported } from '@bradyon/contract/timing';
 import type { Opponent, Person } from '@bradyon/core/people';
 import type { OpponentId, PersonId } from '@bradyon/core/units';
 import sql, { raw } from 'sql-template-tag';
-import { many, maybeOne, type Tx } from '../../db/query.ts';
+import { many, maybeOne, one, type Tx } from '../../db/query.ts';
 
 const OPPONENT = raw('id, name, retired');
 const PERSON = raw(
@@ -37,7 +38,7 @@ export function updateOpponent(tx: Tx, { id, name, retired }: Opponent): Promise
 
 /** Everybody the team in scope knows, ours and theirs, retired ones too. */
 export function selectPeople(tx: Tx): Promise<Person[]> {
-  return many(tx, sql`select ${PERSON} from people order by created_at, name`);
+  return many(tx, sql`select ${PERSON} from people order by created_at, name, id`);
 }
 
 export function selectPerson(tx: Tx, id: PersonId): Promise<Person | null> {
@@ -53,6 +54,54 @@ export function insertPerson(tx: Tx, person: Person): Promise<Person | null> {
         values (${id}, ${opponentId}, ${number}, ${name}, ${throws}, ${bats}, ${positions}, ${retired})
         on conflict on constraint people__team_id_id do nothing returning ${PERSON}`,
   );
+}
+
+/**
+ * Adds many at once. Whose id, or whose number on that side, is there already is left as he is.
+ * @returns how many were new
+ */
+export async function insertPeople(tx: Tx, people: readonly Person[]): Promise<Imported> {
+  const { added } = await one<{ added: number }>(
+    tx,
+    sql`with added as (
+          insert into people (id, opponent_id, number, name, throws, bats, positions, retired)
+          select ${PERSON_COLUMNS} from ${personRows(people)}
+          on conflict do nothing returning id
+        )
+        select count(*) as added from added`,
+  );
+  return { added, alreadyThere: people.length - added };
+}
+
+/** People of a file, in its order. */
+export async function restorePeople(tx: Tx, people: readonly Person[]): Promise<void> {
+  await tx.query(
+    sql`insert into people
+          (id, opponent_id, number, name, throws, bats, positions, retired, created_at)
+        select ${PERSON_COLUMNS}, now() + nth * interval '1 microsecond'
+        from ${personRows(people)}`,
+  );
+}
+
+export async function restoreOpponents(tx: Tx, opponents: readonly Opponent[]): Promise<void> {
+  await tx.query(
+    sql`insert into opponents (id, name, retired)
+        select id, name, retired from jsonb_to_recordset(${JSON.stringify(opponents)}::jsonb)
+          as d(id uuid, name text, retired boolean)`,
+  );
+}
+
+const PERSON_COLUMNS = raw(`
+  (d->>'id')::uuid, (d->>'opponentId')::uuid, d->>'number', d->>'name', d->>'throws', d->>'bats',
+  array(select jsonb_array_elements_text(d->'positions')), (d->>'retired')::boolean`);
+
+function personRows(people: readonly Person[]) {
+  return sql`jsonb_array_elements(${JSON.stringify(people)}::jsonb) with ordinality as each(d, nth)`;
+}
+
+/** Removes somebody and everything timed of him. @returns false when there is no such person */
+export async function erasePerson(tx: Tx, id: PersonId): Promise<boolean> {
+  return (await one<{ gone: boolean }>(tx, sql`select erase_person(${id}) as gone`)).gone;
 }
 
 /** Which side somebody plays for never changes. @returns null when there is no such person in the team */

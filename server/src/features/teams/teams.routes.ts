@@ -7,7 +7,6 @@ import {
   teamContract,
   teamDraftContract,
   teamsContract,
-  type Role,
 } from '@bradyon/contract/teams';
 import type { AccountId, InviteId, TeamId } from '@bradyon/core/units';
 import { Router } from 'express';
@@ -15,9 +14,10 @@ import { asAccount, inTeam } from '../../db/scope.ts';
 import type { Deps } from '../../deps.ts';
 import { bodyOf, createdOnce, idOf, replacementOf } from '../../http/exchange.ts';
 import { makeLimit } from '../../http/limits.ts';
-import { Problem, misfits, notFound } from '../../http/problem.ts';
+import { misfits, notFound } from '../../http/problem.ts';
 import { signedIn } from '../../http/session.ts';
 import { hashCode, makeCode } from './codes.ts';
+import { ownerOnly } from './roles.ts';
 import * as teams from './teams.sql.ts';
 
 const QUARTER_HOUR_SECONDS = 15 * 60;
@@ -121,10 +121,6 @@ export function teamRoutes({ pool, reply }: Deps): Router {
   });
 
   return router;
-}
-
-function ownerOnly(role: Role, what: string): void {
-  if (role !== 'owner') throw new Problem(403, `Only the owner of the team can ${what}.`);
 }
 
 function found<T>(team: T | null): T {

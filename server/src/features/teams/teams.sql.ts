@@ -1,14 +1,18 @@
 import type { Invite, Member, OpenInvite, Team, TeamDraft } from '@bradyon/contract/teams';
 import type { AccountId, InviteId, TeamId } from '@bradyon/core/units';
-import sql from 'sql-template-tag';
+import sql, { raw } from 'sql-template-tag';
 import { many, maybeOne, one, type Tx } from '../../db/query.ts';
+
+const TEAM = raw(`
+  t.id, t.name, t.level, t.ruleset, t.needed_margin_seconds as "neededMarginSeconds",
+  jsonb_build_object('pitcher', t.pitcher_throw_limit, 'catcher', t.catcher_throw_limit)
+    as "throwLimits", m.role`);
 
 /** The teams of the account in scope, with its role in each. */
 export function selectTeams(tx: Tx): Promise<Team[]> {
   return many(
     tx,
-    sql`select t.id, t.name, t.level, t.ruleset,
-               t.needed_margin_seconds as "neededMarginSeconds", m.role
+    sql`select ${TEAM}
         from teams t
         join memberships m on m.team_id = t.id and m.account_id = app_account()
         order by t.created_at, t.name`,
@@ -18,8 +22,7 @@ export function selectTeams(tx: Tx): Promise<Team[]> {
 export function selectTeam(tx: Tx, id: TeamId): Promise<Team | null> {
   return maybeOne(
     tx,
-    sql`select t.id, t.name, t.level, t.ruleset,
-               t.needed_margin_seconds as "neededMarginSeconds", m.role
+    sql`select ${TEAM}
         from teams t
         join memberships m on m.team_id = t.id and m.account_id = app_account()
         where t.id = ${id}`,
@@ -28,12 +31,14 @@ export function selectTeam(tx: Tx, id: TeamId): Promise<Team | null> {
 
 /** @returns whether the team is new: an id that is taken, by whomever, makes nothing */
 export async function insertTeam(tx: Tx, team: TeamDraft): Promise<boolean> {
-  const { id, name, level, ruleset, neededMarginSeconds } = team;
+  const { id, name, level, ruleset, neededMarginSeconds, throwLimits } = team;
   await tx.query(sql`select set_config('app.team_id', ${id}, true)`);
   const made = await maybeOne(
     tx,
-    sql`insert into teams (id, name, level, ruleset, needed_margin_seconds)
-        values (${id}, ${name}, ${level}, ${JSON.stringify(ruleset)}, ${neededMarginSeconds})
+    sql`insert into teams (id, name, level, ruleset, needed_margin_seconds,
+                           pitcher_throw_limit, catcher_throw_limit)
+        values (${id}, ${name}, ${level}, ${JSON.stringify(ruleset)}, ${neededMarginSeconds},
+                ${throwLimits.pitcher}, ${throwLimits.catcher})
         on conflict do nothing returning id`,
   );
   if (made) {
@@ -43,10 +48,12 @@ export async function insertTeam(tx: Tx, team: TeamDraft): Promise<boolean> {
 }
 
 export async function updateTeam(tx: Tx, team: TeamDraft): Promise<void> {
-  const { id, name, level, ruleset, neededMarginSeconds } = team;
+  const { id, name, level, ruleset, neededMarginSeconds, throwLimits } = team;
   await tx.query(
     sql`update teams set name = ${name}, level = ${level},
-               ruleset = ${JSON.stringify(ruleset)}, needed_margin_seconds = ${neededMarginSeconds}
+               ruleset = ${JSON.stringify(ruleset)}, needed_margin_seconds = ${neededMarginSeconds},
+               pitcher_throw_limit = ${throwLimits.pitcher},
+               catcher_throw_limit = ${throwLimits.catcher}
         where id = ${id}`,
   );
 }

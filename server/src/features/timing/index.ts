@@ -1,1 +1,4 @@
+export { teamThumbRoutes, thumbRoutes } from './thumb.routes.ts';
+export { restoreTogether, selectTogether } from './thumb.sql.ts';
 export { timingRoutes } from './timing.routes.ts';
+export { insertReadings, restoreReadings, selectReadings } from './timing.sql.ts';

@@ -1,6 +1,8 @@
 import {
+  importedContract,
   readingContract,
   readingDraftContract,
+  readingImportContract,
   readingsContract,
   setAsideContract,
 } from '@bradyon/contract/timing';
@@ -25,12 +27,21 @@ export function timingRoutes({ pool, reply }: Deps): Router {
     const accountId = signedIn(req);
     const teamId = idOf<TeamId>(req, 'teamId');
     const draft = instantsInUtc(bodyOf(req, readingDraftContract));
-    const { row, status } = await inTeam(pool, accountId, teamId, async (tx) =>
-      createdOnce(draft, await timing.insertReading(tx, draft), () =>
-        timing.selectReading(tx, draft.id),
-      ),
-    );
+    const { row, status } = await inTeam(pool, accountId, teamId, async (tx) => {
+      const { added } = await timing.insertReadings(tx, [draft]);
+      const kept = await timing.selectReading(tx, draft.id);
+      return createdOnce(draft, added === 1 ? kept : null, () => Promise.resolve(kept));
+    });
     reply(res, readingContract, row, status);
+  });
+
+  router.post('/:teamId/readings/import', async (req, res) => {
+    const accountId = signedIn(req);
+    const { readings } = bodyOf(req, readingImportContract);
+    const imported = await inTeam(pool, accountId, idOf<TeamId>(req, 'teamId'), (tx) =>
+      timing.insertReadings(tx, readings),
+    );
+    reply(res, importedContract, imported);
   });
 
   router.put('/:teamId/readings/:id/aside', async (req, res) => {

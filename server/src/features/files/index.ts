@@ -1,0 +1,1 @@
+export { fileRoutes } from './files.routes.ts';
