@@ -3,7 +3,7 @@ import { describeMisfit, type Reading } from '@bradyon/core/timing';
 import type { TeamId } from '@bradyon/core/units';
 import { gateRunContract, type GateRun } from './gates.ts';
 import { opponentContract, personContract } from './people.ts';
-import { contract, id, instant, number, oneOf, required, rowsOf } from './rule.ts';
+import { contract, id, instant, number, oneOf, required, rowsOf, type Misfit } from './rule.ts';
 import { teamDraftFields, teamMisfit, type TeamDraft } from './teams.ts';
 import { togetherContract, type Together } from './thumb.ts';
 import { readingContract } from './timing.ts';
@@ -32,6 +32,34 @@ export interface TeamImport {
 const { id: _ofTheTeam, ...teamFields } = teamDraftFields;
 const MANY = 200_000;
 
+/** What in a team file does not hang together, or null. */
+function fileMisfit({ team, opponents, people, readings, gateRuns }: TeamFile): Misfit | null {
+  const misfit = teamMisfit(team);
+  if (misfit) return { ...misfit, path: `team.${misfit.path}` };
+  const sides = new Set<string>(opponents.map((opponent) => opponent.id));
+  const known = new Set<string>(people.map((person) => person.id));
+  const taken = new Set<string>(readings.map((reading) => reading.id));
+  const strangers = [
+    people.findIndex(({ opponentId }) => opponentId !== null && !sides.has(opponentId)),
+    readings.findIndex(({ personId }) => !known.has(personId)),
+    gateRuns.findIndex(({ personId }) => !known.has(personId)),
+    readings.findIndex(({ movedFrom }) => movedFrom !== null && !taken.has(movedFrom)),
+  ];
+  const paths = ['people', 'readings', 'gateRuns', 'readings'];
+  const stranger = strangers.findIndex((index) => index !== -1);
+  if (stranger !== -1) {
+    return {
+      path: `${paths[stranger] ?? ''}.${String(strangers[stranger])}`,
+      message: 'This belongs to somebody who is not in the file.',
+    };
+  }
+  for (const [index, reading] of readings.entries()) {
+    const fault = describeMisfit(reading);
+    if (fault) return { path: `readings.${String(index)}.${fault.path}`, message: fault.message };
+  }
+  return null;
+}
+
 export const teamFileContract = contract<TeamFile>(
   {
     format: required(oneOf(['bradyon-team'], 'Choose a team file that was exported here.')),
@@ -53,35 +81,13 @@ export const teamFileContract = contract<TeamFile>(
     gateRuns: required(rowsOf(gateRunContract, MANY)),
     together: required(rowsOf(togetherContract, 1000)),
   },
-  ({ team, opponents, people, readings, gateRuns }) => {
-    const misfit = teamMisfit(team);
-    if (misfit) return { ...misfit, path: `team.${misfit.path}` };
-    const sides = new Set<string>(opponents.map((opponent) => opponent.id));
-    const known = new Set<string>(people.map((person) => person.id));
-    const taken = new Set<string>(readings.map((reading) => reading.id));
-    const strangers = [
-      people.findIndex(({ opponentId }) => opponentId !== null && !sides.has(opponentId)),
-      readings.findIndex(({ personId }) => !known.has(personId)),
-      gateRuns.findIndex(({ personId }) => !known.has(personId)),
-      readings.findIndex(({ movedFrom }) => movedFrom !== null && !taken.has(movedFrom)),
-    ];
-    const paths = ['people', 'readings', 'gateRuns', 'readings'];
-    const stranger = strangers.findIndex((index) => index !== -1);
-    if (stranger !== -1) {
-      return {
-        path: `${paths[stranger] ?? ''}.${String(strangers[stranger])}`,
-        message: 'This belongs to somebody who is not in the file.',
-      };
-    }
-    for (const [index, reading] of readings.entries()) {
-      const fault = describeMisfit(reading);
-      if (fault) return { path: `readings.${String(index)}.${fault.path}`, message: fault.message };
-    }
-    return null;
-  },
+  fileMisfit,
 );
 
-export const teamImportContract = contract<TeamImport>({
-  id: required(id<TeamId>()),
-  file: required(teamFileContract),
-});
+export const teamImportContract = contract<TeamImport>(
+  { id: required(id<TeamId>()), file: required(teamFileContract) },
+  ({ file }) => {
+    const misfit = fileMisfit(file);
+    return misfit && { ...misfit, path: `file.${misfit.path}` };
+  },
+);

@@ -1,0 +1,16 @@
+export {
+  PERSON_COLUMNS,
+  readPeople,
+  writePeople,
+  type MakeId,
+  type PeopleRead,
+  type PersonColumn,
+} from './people.ts';
+export {
+  READING_COLUMNS,
+  readReadings,
+  writeReadings,
+  type DistanceUnit,
+  type ReadingColumn,
+} from './readings.ts';
+export { matchColumns, unmatched, type Column, type Matching, type Row } from './table.ts';

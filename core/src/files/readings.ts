@@ -1,0 +1,264 @@
+import type { Opponent, Person } from '../people/index.ts';
+import {
+  ASIDE_REASONS,
+  DELIVERY_STYLES,
+  METHODS,
+  describeMisfit,
+  type Reading,
+  type ReadingDraft,
+  type ReadingKind,
+  type StartTechnique,
+} from '../timing/index.ts';
+import { roundToMillisecond, type Base, type PersonId, type ReadingId } from '../units/index.ts';
+import type { MakeId } from './people.ts';
+import { cellOf, figureOf, plain, wordOf, type Column, type Matching, type Row } from './table.ts';
+
+export type ReadingColumn =
+  | 'id'
+  | 'side'
+  | 'number'
+  | 'name'
+  | 'kind'
+  | 'seconds'
+  | 'base'
+  | 'style'
+  | 'lead'
+  | 'start'
+  | 'from'
+  | 'to'
+  | 'takenAt';
+
+/** The columns of a file of times. */
+export const READING_COLUMNS: readonly Column<ReadingColumn>[] = [
+  { key: 'id', title: 'Id', aliases: [], needed: false },
+  { key: 'side', title: 'Team', aliases: ['opponent', 'club', 'side'], needed: false },
+  { key: 'number', title: 'Number', aliases: ['no', 'nr', 'shirt', 'jersey', '#'], needed: false },
+  { key: 'name', title: 'Name', aliases: ['player', 'full name'], needed: false },
+  { key: 'kind', title: 'Timed', aliases: ['kind', 'what', 'event', 'type'], needed: true },
+  { key: 'seconds', title: 'Seconds', aliases: ['time', 's', 'sec', 'result'], needed: true },
+  { key: 'base', title: 'Base', aliases: ['to base', 'bag'], needed: false },
+  { key: 'style', title: 'Style', aliases: ['delivery style'], needed: false },
+  { key: 'lead', title: 'Lead', aliases: ['lead ft', 'lead m'], needed: false },
+  { key: 'start', title: 'Start', aliases: ['first step', 'technique'], needed: false },
+  { key: 'from', title: 'From', aliases: ['from ft', 'from m'], needed: false },
+  { key: 'to', title: 'To', aliases: ['to ft', 'to m', 'distance'], needed: false },
+  {
+    key: 'takenAt',
+    title: 'Date',
+    aliases: ['day', 'taken at', 'when', 'timestamp'],
+    needed: true,
+  },
+];
+
+const KIND_NAMES: Record<ReadingKind, readonly string[]> = {
+  hold: ['set to first move'],
+  delivery: ['time to the plate', 'to plate'],
+  flight: ['release to mitt'],
+  pick: ['pick-off', 'pickoff move'],
+  pop: ['pop time'],
+  leave: ['leave-time', 'leave time'],
+  steal: ['steal time'],
+  diveBack: ['dive back', 'dive'],
+  homeToFirst: ['home to first', 'h1', 'home to 1st'],
+  firstToThird: ['first to third', '1st to 3rd'],
+  secondToHome: ['second to home', '2nd to home'],
+  dash: ['sprint'],
+  outfieldThrow: ['outfield throw', 'throw from the outfield'],
+};
+const BASE_NAMES: Record<Base, readonly string[]> = {
+  first: ['1', '1b', '1st'],
+  second: ['2', '2b', '2nd'],
+  third: ['3', '3b', '3rd'],
+  home: ['4', 'hp', 'plate'],
+};
+const STYLE_NAMES: Record<(typeof DELIVERY_STYLES)[number], readonly string[]> = {
+  legLift: ['leg lift', 'lift'],
+  slideStep: ['slide step', 'slide'],
+};
+const START_NAMES: Record<StartTechnique, readonly string[]> = {
+  dropStep: ['drop step', 'drop'],
+  crossover: ['cross', 'cross over'],
+  rocker: ['rock'],
+  frontFoot: ['front foot'],
+};
+
+/** In which unit a file has its leads and distances. */
+export type DistanceUnit = 'ft' | 'm';
+const FEET_PER_METRE = 1 / 0.3048;
+
+/**
+ * Reads a file of times. A row is somebody's by number, by name, or by both.
+ * @param lines the rows below the heading, cell by cell
+ * @param known the team's people, opponents and readings
+ */
+export function readReadings(
+  lines: readonly (readonly string[])[],
+  matching: Matching<ReadingColumn>,
+  known: {
+    people: readonly Person[];
+    opponents: readonly Opponent[];
+    ourName: string;
+    readings: readonly Pick<Reading, 'id'>[];
+  },
+  unit: DistanceUnit,
+  makeId: MakeId,
+): Row<ReadingDraft>[] {
+  const there = new Set<string>(known.readings.map(({ id }) => id));
+  const repeats = new Map<string, number>();
+  return lines.map((cells, index): Row<ReadingDraft> => {
+    const line = index + 2;
+    const read = (key: ReadingColumn): string => cellOf(cells, matching, key);
+    const reasons: string[] = [];
+    const person = personOf(read, known);
+    if ('reason' in person) reasons.push(person.reason);
+
+    const figure = (key: 'seconds' | 'lead' | 'from' | 'to', title: string): number | null => {
+      const value = figureOf(read(key));
+      if (value === null || Number.isFinite(value)) return value;
+      reasons.push(`${title} "${read(key)}": enter a figure.`);
+      return null;
+    };
+    const feet = (key: 'lead' | 'from' | 'to', title: string, step: number): number | null => {
+      const value = figure(key, title);
+      return value === null
+        ? null
+        : Math.round((unit === 'm' ? value * FEET_PER_METRE : value) / step) * step;
+    };
+    const word = <T extends string>(
+      words: Record<T, readonly string[]>,
+      key: ReadingColumn,
+      title: string,
+    ): T | null => {
+      const found = wordOf(words, read(key));
+      if (found !== undefined) return found;
+      const allowed = Object.keys(words).join(', ');
+      reasons.push(`${title} "${read(key)}" is not known: enter one of ${allowed}.`);
+      return null;
+    };
+
+    const kind = word(KIND_NAMES, 'kind', 'Timed');
+    if (kind === null && read('kind') === '') reasons.push('Timed: say what was timed.');
+    const seconds = figure('seconds', 'Seconds');
+    if (seconds === null && read('seconds') === '') reasons.push('Enter the seconds.');
+    const takenAt = instantOf(read('takenAt'));
+    if (takenAt === null) reasons.push('Date: enter it like 2031-05-01 or 2031-05-01 17:30.');
+    const base = word(BASE_NAMES, 'base', 'Base');
+    const style = word(STYLE_NAMES, 'style', 'Style');
+    const start = word(START_NAMES, 'start', 'Start');
+    const leadFeet = feet('lead', 'Lead', 0.1);
+    const toFeet = feet('to', 'To', 0.01);
+    const fromFeet = feet('from', 'From', 0.01) ?? (kind === 'dash' && toFeet !== null ? 0 : null);
+    if (
+      'reason' in person ||
+      reasons.length > 0 ||
+      kind === null ||
+      seconds === null ||
+      takenAt === null
+    ) {
+      return { line, ok: false, reasons };
+    }
+    const rest = {
+      personId: person.id,
+      kind,
+      seconds: roundToMillisecond(seconds),
+      base,
+      style,
+      leadFeet: leadFeet === null ? null : Number(leadFeet.toFixed(1)),
+      start,
+      fromFeet: fromFeet === null ? null : Number(fromFeet.toFixed(2)),
+      toFeet: toFeet === null ? null : Number(toFeet.toFixed(2)),
+      method: 'import' as const,
+      resolutionSeconds: null,
+      movedFrom: null,
+      takenAt,
+    };
+    const misfit = describeMisfit(rest);
+    if (misfit) return { line, ok: false, reasons: [misfit.message] };
+    // Two equal rows of one file are two readings; the same file again is the same two.
+    const text = JSON.stringify(rest);
+    const nth = (repeats.get(text) ?? 0) + 1;
+    repeats.set(text, nth);
+    const given = read('id').toLowerCase();
+    const id = (UUID.test(given) ? given : makeId(`${text} ${nth}`)) as ReadingId;
+    return { line, ok: true, value: { id, ...rest }, alreadyThere: there.has(id) };
+  });
+}
+
+const UUID = /^[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/;
+
+/** Whose row it is, or why that cannot be told. */
+function personOf(
+  read: (key: ReadingColumn) => string,
+  {
+    people,
+    opponents,
+    ourName,
+  }: { people: readonly Person[]; opponents: readonly Opponent[]; ourName: string },
+): { id: PersonId } | { reason: string } {
+  const side = read('side');
+  const isOurs = side === '' || plain(side) === plain(ourName);
+  const opponent = opponents.find(({ name }) => plain(name) === plain(side));
+  if (!isOurs && !opponent) return { reason: `Team "${side}" is not known: add it first.` };
+  const number = read('number').replace(/^#/, '');
+  const name = read('name');
+  if (number === '' && name === '') return { reason: 'Say whose time it is: a number or a name.' };
+  const fits = people.filter(
+    (person) =>
+      person.opponentId === (isOurs ? null : (opponent?.id ?? null)) &&
+      (number === '' || person.number === number) &&
+      (name === '' || plain(person.name) === plain(name)),
+  );
+  const active = fits.filter(({ retired }) => !retired);
+  const [only, another] = active.length > 0 ? active : fits;
+  const who = [number, name].filter((part) => part !== '').join(' ');
+  if (!only) return { reason: `${who} is not on the roster: add him first.` };
+  return another ? { reason: `There are several ${who}: give number and name.` } : { id: only.id };
+}
+
+/** A day, a day with a time by this device's clock, or an instant; as an ISO instant. */
+function instantOf(text: string): string | null {
+  const match =
+    /^(\d{4}-\d{2}-\d{2})(?:[T ](\d{1,2}:\d{2}(?::\d{2}(?:\.\d+)?)?)(Z|[+-]\d{2}:?\d{2})?)?$/.exec(
+      text,
+    );
+  if (!match) return null;
+  const [, day = '', time = '12:00', zone = ''] = match;
+  const at = new Date(`${day}T${time.padStart(5, '0')}${zone}`);
+  // A day that is not in the calendar rolls over elsewhere; here it is refused.
+  if (Number.isNaN(at.getTime()) || Number.isNaN(Date.parse(day))) return null;
+  return Number(day.slice(8)) >
+    new Date(Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)), 0)).getUTCDate()
+    ? null
+    : at.toISOString();
+}
+
+/** The rows of a file of times, under the titles of READING_COLUMNS and what else is known of each. */
+export function writeReadings(
+  readings: readonly Reading[],
+  people: readonly Person[],
+  opponents: readonly Opponent[],
+): Record<string, string | number>[] {
+  const byId = new Map(people.map((person) => [person.id, person]));
+  const names = new Map(opponents.map(({ id, name }) => [id, name]));
+  return readings.map((reading) => {
+    const person = byId.get(reading.personId);
+    return {
+      Id: reading.id,
+      Team: person?.opponentId ? (names.get(person.opponentId) ?? '') : '',
+      Number: person?.number ?? '',
+      Name: person?.name ?? '',
+      Timed: reading.kind,
+      Seconds: reading.seconds,
+      Base: reading.base ?? '',
+      Style: reading.style ?? '',
+      Lead: reading.leadFeet ?? '',
+      Start: reading.start ?? '',
+      From: reading.fromFeet ?? '',
+      To: reading.toFeet ?? '',
+      Date: reading.takenAt,
+      Method: reading.method satisfies (typeof METHODS)[number],
+      'Timed by': reading.timedByName,
+      'Set aside': (reading.asideReason satisfies (typeof ASIDE_REASONS)[number] | null) ?? '',
+    };
+  });
+}
