@@ -1,8 +1,33 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [
+    react(),
+    // Opens without network: the pages are kept on the device. A new version waits until every page
+    // of the old one is closed, so that nothing changes under a coach's thumb.
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: 'script-defer',
+      manifest: {
+        name: 'Bradyon',
+        short_name: 'Bradyon',
+        description: 'Times the pitcher, the catcher and the runner, and says whether to run.',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#f4f1e7',
+        theme_color: '#16211c',
+        icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//, /^\/healthz/, /^\/readyz/],
+        cleanupOutdatedCaches: true,
+      },
+    }),
+  ],
   build: {
     target: 'es2022',
     // Nothing is inlined: the content security policy allows fonts and scripts as files only.

@@ -106,7 +106,12 @@ function serveWeb(app: Express, webRoot: string): void {
     express.static(path.join(webRoot, 'assets'), { immutable: true, maxAge: '1y', index: false }),
     unknownPath,
   );
-  app.use(express.static(webRoot, { index: false, maxAge: '1h' }));
+  // What tells a browser that there is a new version is asked for every time.
+  app.get(['/sw.js', '/registerSW.js', '/manifest.webmanifest'], (_req, res, next) => {
+    res.set('Cache-Control', 'no-cache');
+    next();
+  });
+  app.use(express.static(webRoot, { index: false, maxAge: '1h', cacheControl: false }));
   app.get('/{*page}', (req, res, next) => {
     if (!req.accepts('html')) {
       next();

@@ -42,6 +42,24 @@ export const routes = createBrowserRouter([
                 }),
               },
               {
+                path: 'timing/thumb',
+                lazy: async () => ({
+                  Component: (await import('./features/thumb/ThumbPage.tsx')).ThumbPage,
+                }),
+              },
+              {
+                path: 'timing/clip',
+                lazy: async () => ({
+                  Component: (await import('./features/clip/ClipPage.tsx')).ClipPage,
+                }),
+              },
+              {
+                path: 'timing/gates',
+                lazy: async () => ({
+                  Component: (await import('./features/gates/GatesPage.tsx')).GatesPage,
+                }),
+              },
+              {
                 path: 'timing/:personId',
                 lazy: async () => ({
                   Component: (await import('./features/timing/PersonTimesPage.tsx'))
@@ -68,6 +86,12 @@ export const routes = createBrowserRouter([
                 path: 'rules',
                 lazy: async () => ({
                   Component: (await import('./features/teams/RulesPage.tsx')).RulesPage,
+                }),
+              },
+              {
+                path: 'files',
+                lazy: async () => ({
+                  Component: (await import('./features/files/FilesPage.tsx')).FilesPage,
                 }),
               },
               {

@@ -9,6 +9,7 @@ export {
   type NextTime,
   type TimedSeconds,
 } from './belief.ts';
+export { lateTaps, nextDrillPitch, type DrillPitch } from './drill.ts';
 export {
   daysSince,
   estimate,

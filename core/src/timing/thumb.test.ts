@@ -8,6 +8,8 @@ import {
   calibrationsOf,
   eventCalibration,
   EVENT_PRIORS,
+  lateTaps,
+  nextDrillPitch,
   spreadsTogether,
   THUMB_PRIORS,
   timerOf,
@@ -80,6 +82,36 @@ describe('calibration against the truth', () => {
     expect(found.delivery?.sdSeconds).toBeCloseTo(Math.hypot(0.04, 0.04), 1);
     expect(found.flight).toBeUndefined();
     expect(calibrationsOf(repsOf(3, 4))).toEqual({});
+  });
+});
+
+describe('the drill', () => {
+  it('shows the same pitches for the same seed, all of them varied and believable', () => {
+    const pitches = (seed: number) => {
+      const random = makeRandom(seed);
+      return Array.from({ length: 30 }, () => nextDrillPitch(random, false));
+    };
+    expect(pitches(4)).toEqual(pitches(4));
+    const waits = pitches(4).map(({ events }) => events[0]?.atSeconds);
+    expect(new Set(waits).size).toBe(30);
+    for (const { events } of pitches(4)) {
+      const [first, mitt, bag] = events.map(({ atSeconds }) => atSeconds);
+      expect((mitt ?? 0) - (first ?? 0)).toBeGreaterThanOrEqual(1.1);
+      expect((bag ?? 0) - (mitt ?? 0)).toBeGreaterThanOrEqual(1.7);
+    }
+    expect(nextDrillPitch(makeRandom(1), true).events[0]?.event).toBe('release');
+  });
+
+  it('counts a rep only when each tap can have been for its event', () => {
+    const pitch = nextDrillPitch(makeRandom(2), false);
+    const at = pitch.events.map(({ atSeconds }) => atSeconds);
+    const late = lateTaps(
+      pitch,
+      at.map((seconds) => seconds + 0.07),
+    );
+    expect(late?.mitt).toBeCloseTo(0.07, 9);
+    expect(lateTaps(pitch, at.slice(0, 2))).toBeNull();
+    expect(lateTaps(pitch, [(at[0] ?? 0) - 1, at[1] ?? 0, at[2] ?? 0])).toBeNull();
   });
 });
 

@@ -3,12 +3,13 @@ import { QueryClient } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { del, get, set } from 'idb-keyval';
 import type { ReactNode } from 'react';
-import { isWaiting, resumeOutbox, setUpOutbox } from './outbox.ts';
+import { forgetAllWrites } from './journal.ts';
+import { resumeOutbox, setUpOutbox } from './outbox.ts';
 import { RefusedError } from './request.ts';
 
 const KEPT_MS = 14 * 24 * 60 * 60 * 1000;
 
-/** What the server said last, and what it has still to be told; both survive a reload. */
+/** What the server said last, kept over a reload; what it has still to be told is in the outbox's journal. */
 export const queryClient = new QueryClient({
   defaultOptions: {
     queries: {
@@ -29,12 +30,13 @@ const persister = createAsyncStoragePersister({
     removeItem: del,
   },
   key: 'bradyon',
-  throttleTime: 250,
+  throttleTime: 1000,
 });
 
 /** After signing out: nothing of the team stays on the device. */
 export async function forgetServerState(): Promise<void> {
   queryClient.clear();
+  forgetAllWrites();
   await persister.removeClient();
 }
 
@@ -45,8 +47,8 @@ export function ServerState({ children }: { children: ReactNode }) {
       persistOptions={{
         persister,
         maxAge: KEPT_MS,
-        buster: '1',
-        dehydrateOptions: { shouldDehydrateMutation: isWaiting },
+        buster: '2',
+        dehydrateOptions: { shouldDehydrateMutation: () => false },
       }}
       onSuccess={() => {
         resumeOutbox(queryClient);

@@ -1,5 +1,6 @@
+import type { ThumbRepDraft, TogetherTimeDraft } from '@bradyon/contract/thumb';
 import type { AsideReason, Reading, ReadingDraft } from '@bradyon/core/timing';
-import type { ReadingId, TeamId } from '@bradyon/core/units';
+import type { ReadingId, TeamId, TogetherId } from '@bradyon/core/units';
 import {
   useMutation,
   useMutationState,
@@ -7,13 +8,21 @@ import {
   type QueryClient,
 } from '@tanstack/react-query';
 import { notify } from '../ui/index.ts';
+import { newId } from './ids.ts';
+import { forgetWrite, keepWrite, keptWrites } from './journal.ts';
 import { RefusedError, request } from './request.ts';
 
 /** A write on its way to the server. Safe to send twice: everything goes by its own id. */
-export type OutboxItem = { teamId: TeamId } & (
-  | { write: 'reading'; draft: ReadingDraft }
-  | { write: 'aside'; readingId: ReadingId; reason: AsideReason | null }
-);
+export type OutboxItem =
+  | ({ teamId: TeamId } & (
+      | { write: 'reading'; draft: ReadingDraft }
+      | { write: 'aside'; readingId: ReadingId; reason: AsideReason | null }
+      | { write: 'togetherTime'; togetherId: TogetherId; draft: TogetherTimeDraft }
+    ))
+  | { write: 'thumbRep'; draft: ThumbRepDraft };
+
+/** An item with the name it is kept under on the device. */
+type Posted = OutboxItem & { key: string };
 
 const KEY = ['outbox'] as const;
 const LONGEST_PAUSE_MS = 8000;
@@ -23,60 +32,98 @@ function mayGoThroughLater(error: unknown): boolean {
   return !(error instanceof RefusedError) || [401, 429].includes(error.problem.status);
 }
 
-function send(item: OutboxItem): Promise<Reading> {
-  const base = `/api/teams/${item.teamId}/readings`;
-  return item.write === 'reading'
-    ? request('POST', base, item.draft)
-    : request('PUT', `${base}/${item.readingId}/aside`, { reason: item.reason });
+function send(item: OutboxItem): Promise<unknown> {
+  switch (item.write) {
+    case 'reading':
+      return request('POST', `/api/teams/${item.teamId}/readings`, item.draft);
+    case 'aside':
+      return request('PUT', `/api/teams/${item.teamId}/readings/${item.readingId}/aside`, {
+        reason: item.reason,
+      });
+    case 'togetherTime':
+      return request(
+        'POST',
+        `/api/teams/${item.teamId}/together/${item.togetherId}/times`,
+        item.draft,
+      );
+    case 'thumbRep':
+      return request('POST', '/api/thumbs', item.draft);
+  }
+}
+
+/** Puts what the server answered where the screens look for it. */
+function remember(client: QueryClient, answer: unknown, item: OutboxItem): void {
+  if (item.write === 'reading' || item.write === 'aside') {
+    const reading = answer as Reading;
+    client.setQueryData<Reading[]>(
+      ['readings', item.teamId],
+      (kept) => kept && [reading, ...kept.filter(({ id }) => id !== reading.id)],
+    );
+  } else if (item.write === 'thumbRep') {
+    client.setQueryData<ThumbRepDraft[]>(
+      ['thumb'],
+      (kept) => kept && [...kept.filter(({ id }) => id !== item.draft.id), item.draft],
+    );
+    void client.invalidateQueries({ queryKey: ['thumbs'] });
+  } else void client.invalidateQueries({ queryKey: ['together'] });
 }
 
 /**
  * All taps go through one line, in order. It waits while the network is away, goes on trying while
- * the server is, and is kept over a reload.
+ * the server is, and is kept over a reload: in the journal from the moment of the tap.
  */
 export function setUpOutbox(client: QueryClient): void {
   client.setMutationDefaults(KEY, {
-    mutationFn: (item: OutboxItem) => send(item),
+    mutationFn: (item: Posted) => send(item),
     scope: { id: 'outbox' },
     gcTime: Number.POSITIVE_INFINITY,
     retry: (_failures, error) => mayGoThroughLater(error),
     retryDelay: (failures) => Math.min(500 * 2 ** failures, LONGEST_PAUSE_MS),
-    onSuccess: (reading: Reading, item: OutboxItem) => {
-      client.setQueryData<Reading[]>(
-        ['readings', item.teamId],
-        (kept) => kept && [reading, ...kept.filter(({ id }) => id !== reading.id)],
-      );
+    onSuccess: (answer: unknown, item: Posted) => {
+      remember(client, answer, item);
     },
     onError: (error) => {
       notify(`Not saved: ${error.message}`);
     },
+    onSettled: (_answer, _error, item: Posted) => {
+      forgetWrite(item.key);
+    },
   });
 }
 
-/** Whether a write still has to reach the server; such writes are kept on the device. */
-export function isWaiting(mutation: Mutation): boolean {
+/** Whether a write still has to reach the server. */
+function isWaiting(mutation: Mutation): boolean {
   return mutation.state.status === 'pending';
 }
 
-/** Sends what a reload interrupted. */
+/** Sends what a reload interrupted, in the order in which it was tapped. */
 export function resumeOutbox(client: QueryClient): void {
-  for (const mutation of client
+  for (const { key, item } of keptWrites<OutboxItem>()) post(client, { ...item, key });
+}
+
+function post(client: QueryClient, item: Posted): void {
+  // Its outcome is told through onSuccess and onError.
+  client
     .getMutationCache()
-    .findAll({ mutationKey: KEY, predicate: isWaiting })) {
-    // Its outcome is told through onSuccess and onError, like that of a first try.
-    mutation.continue().catch(() => undefined);
-  }
+    .build(client, { mutationKey: KEY })
+    .execute(item)
+    .catch(() => undefined);
 }
 
 /** Puts a write into the outbox. */
 export function useSend(): (item: OutboxItem) => void {
-  return useMutation<Reading, Error, OutboxItem>({ mutationKey: KEY }).mutate;
+  const { mutate } = useMutation<unknown, Error, Posted>({ mutationKey: KEY });
+  return (item) => {
+    const key = newId();
+    keepWrite(key, item);
+    mutate({ ...item, key });
+  };
 }
 
 /** What has not reached the server yet, in the order in which it was tapped. */
 export function useOutbox(): OutboxItem[] {
   return useMutationState({
-    filters: { mutationKey: KEY, status: 'pending' },
+    filters: { mutationKey: KEY, predicate: isWaiting },
     select: (mutation) => mutation.state.variables as OutboxItem,
   });
 }

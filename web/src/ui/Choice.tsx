@@ -10,7 +10,8 @@ export function Choice<T extends string>({
   showLabel = false,
 }: {
   label: string;
-  options: readonly { value: T; text: string }[];
+  /** `hotkey`: the key that chooses it, shown where there is a keyboard. */
+  options: readonly { value: T; text: string; hotkey?: string }[];
   value: T;
   onChange: (value: T) => void;
   showLabel?: boolean;
@@ -30,7 +31,10 @@ export function Choice<T extends string>({
                 onChange(option.value);
               }}
             />
-            <span>{option.text}</span>
+            <span>
+              {option.text}
+              {option.hotkey && <kbd aria-hidden="true">{option.hotkey}</kbd>}
+            </span>
           </label>
         ))}
       </div>

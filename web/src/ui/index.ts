@@ -7,6 +7,7 @@ export { Field } from './Field.tsx';
 export { feet, giveOrTake, longDate, seconds, shortDate, timesCount } from './format.ts';
 export { Mark } from './Mark.tsx';
 export { notify, Notices } from './Notices.tsx';
+export { PageTabs } from './PageTabs.tsx';
 export { RaceView, type Lane } from './RaceView.tsx';
 export { SpreadDots } from './SpreadDots.tsx';
 export { followTheme, useTheme } from './theme.ts';

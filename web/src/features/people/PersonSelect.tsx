@@ -17,13 +17,13 @@ export function PersonSelect({
   label: string;
   people: readonly Person[];
   /** Named groups: who plays there, and everybody else. */
-  position?: { position: Position; players: string };
+  position?: { position: Position | readonly Position[]; players: string };
   value: Person | null;
   onChange: (id: PersonId) => void;
 }) {
   const id = useId();
   const plays = (person: Person): boolean =>
-    !position || person.positions.includes(position.position);
+    !position || person.positions.some((each) => [position.position].flat().includes(each));
   const options = (list: readonly Person[]) =>
     list.map((person) => (
       <option key={person.id} value={person.id}>

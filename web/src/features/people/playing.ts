@@ -30,6 +30,8 @@ export interface Lineup {
   pitchers: Person[];
   catchers: Person[];
   runners: Person[];
+  /** Those of that side, outfielders first. */
+  fielders: Person[];
   pitcher: Person | null;
   catcher: Person | null;
   runner: Person | null;
@@ -51,6 +53,7 @@ export function resolvePlaying(
   const theirs = active.filter(({ opponentId }) => opponentId === sideId);
   const pitchers = positionFirst(theirs, 'P');
   const catchers = positionFirst(theirs, 'C');
+  const fielders = positionFirst(theirs, 'LF', 'CF', 'RF');
   const runners = active.filter(({ opponentId }) => opponentId === null);
   const pick = (from: Person[], id: PersonId | null, position?: Position): Person | null =>
     from.find((person) => person.id === id) ??
@@ -61,6 +64,7 @@ export function resolvePlaying(
     pitchers,
     catchers,
     runners,
+    fielders,
     pitcher: pick(pitchers, picked.pitcherId, 'P'),
     catcher: pick(catchers, picked.catcherId, 'C'),
     runner: pick(runners, picked.runnerId),
@@ -75,7 +79,8 @@ function sidesOf(opponents: readonly Opponent[], active: readonly Person[]): Sid
   return [...known.map(({ id }) => id), 'ours'];
 }
 
-function positionFirst(people: readonly Person[], position: Position): Person[] {
-  const plays = (person: Person): number => (person.positions.includes(position) ? 0 : 1);
+function positionFirst(people: readonly Person[], ...wanted: Position[]): Person[] {
+  const plays = ({ positions }: Person): number =>
+    positions.some((position) => wanted.includes(position)) ? 0 : 1;
   return people.toSorted((a, b) => plays(a) - plays(b));
 }

@@ -46,7 +46,7 @@ export function RestsOn({
           ) : (
             <Link
               className="btn btn-outline-primary"
-              to={`/teams/${teamId}/timing${tone === 'runner' ? '?watch=runner' : ''}`}
+              to={`/teams/${teamId}/timing${tone === 'runner' ? '?watch=runners' : ''}`}
             >
               Time{' '}
               {tone === 'runner' ? 'the steal' : leg.name === 'pop' ? 'the throw' : 'the pitch'}

@@ -1,9 +1,10 @@
+import { timesFromRelease } from '@bradyon/core/rules';
 import { callSteal, raceOf, stealTimes, type Race, type StealCall } from '@bradyon/core/steals';
 import type { Reading } from '@bradyon/core/timing';
 import { notify, type Lane } from '../../ui/index.ts';
 import { usePeople, usePlaying } from '../people/index.ts';
 import { useSaveTeam, useTeam } from '../teams/index.ts';
-import { useReadings } from '../timing/index.ts';
+import { useTimes } from '../timing/index.ts';
 import { lanesOf, wordsOf, type StealWords } from './words.ts';
 
 /** One steal worked out: numbers, picture and words. */
@@ -22,7 +23,7 @@ export type StealInView = ReturnType<typeof useSteal>;
 export function useSteal() {
   const team = useTeam();
   const people = usePeople(team.id);
-  const readings = useReadings(team.id);
+  const times = useTimes(team);
   const { playing, lineup, pick } = usePlaying(team.id);
   const save = useSaveTeam();
   const { role, ...draft } = team;
@@ -31,35 +32,35 @@ export function useSteal() {
     const { pitcher, catcher, runner } = lineup;
     if (!pitcher || !catcher || !runner) return null;
     const { base, style } = playing;
-    const times = stealTimes({
+    const used = stealTimes({
       ruleset: team.ruleset,
       level: team.level,
       base,
       style,
       pitcher,
-      pitcherReadings: readings.of(pitcher.id),
-      catcherReadings: readings.of(catcher.id),
-      runnerReadings: readings.of(runner.id),
+      pitcherTimes: times.of(pitcher),
+      catcherTimes: times.of(catcher),
+      runnerTimes: times.of(runner),
     });
-    const race = raceOf(times, team.level);
+    const race = raceOf(used, team.level);
     const call = callSteal(race, team.neededMarginSeconds);
-    const pitchKind = team.ruleset.sport === 'softball' ? 'flight' : 'delivery';
+    const pitchKind = timesFromRelease(team.ruleset) ? 'flight' : 'delivery';
     return {
       race,
       call,
       lanes: lanesOf(race),
       words: wordsOf({ race, call, base, style, names: { pitcher, catcher, runner }, team }),
       counted: {
-        pitcher: readings
-          .of(pitcher.id)
+        pitcher: times
+          .readingsOf(pitcher.id)
           .filter(
             (each) => each.kind === pitchKind && (pitchKind === 'flight' || each.style === style),
           ),
-        catcher: readings
-          .of(catcher.id)
+        catcher: times
+          .readingsOf(catcher.id)
           .filter((each) => each.kind === 'pop' && each.base === base),
-        runner: readings
-          .of(runner.id)
+        runner: times
+          .readingsOf(runner.id)
           .filter((each) => each.kind === 'steal' && each.base === base),
       },
     };
@@ -83,11 +84,11 @@ export function useSteal() {
         },
       );
     },
-    isLoading: people.isLoading || readings.isLoading,
-    error: people.error ?? readings.error,
+    isLoading: people.isLoading || times.isLoading,
+    error: people.error ?? times.error,
     retry: () => {
       people.retry();
-      readings.retry();
+      times.retry();
     },
   };
 }

@@ -12,6 +12,7 @@ const skuas: Team = {
   level: 'hs',
   ruleset: PRESETS.fullSizeSeven,
   neededMarginSeconds: 0.06,
+  throwLimits: { pitcher: null, catcher: null },
   role: 'owner',
 };
 const person = (name: string): Person => ({

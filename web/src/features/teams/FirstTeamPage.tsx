@@ -62,6 +62,7 @@ function MakeTeam() {
       level,
       ruleset: PRESETS[preset],
       neededMarginSeconds: CLEAR_MARGIN_SECONDS,
+      throwLimits: { pitcher: null, catcher: null },
     }),
     send: async (team) => {
       await add.mutateAsync({ make: team });

@@ -23,6 +23,8 @@ interface Values extends Omit<Typed, 'name'> {
   rulesName: string;
   level: LevelName;
   neededMarginSeconds: string;
+  pitcherThrows: string;
+  catcherThrows: string;
 }
 
 const LEAD_RULE_OPTIONS = {
@@ -57,7 +59,12 @@ const FLAGS: {
   { key: 'devicesAllowed', label: "Devices allowed in the coach's box" },
 ];
 
-function typedOf(ruleset: Ruleset): Omit<Values, 'name' | 'level' | 'neededMarginSeconds'> {
+type TypedRules = Omit<
+  Values,
+  'name' | 'level' | 'neededMarginSeconds' | 'pitcherThrows' | 'catcherThrows'
+>;
+
+function typedOf(ruleset: Ruleset): TypedRules {
   const { name, ...rules } = ruleset;
   const entries = Object.entries(rules).map(([key, value]) => [
     key,
@@ -65,6 +72,12 @@ function typedOf(ruleset: Ruleset): Omit<Values, 'name' | 'level' | 'neededMargi
   ]);
   return { rulesName: name, ...(Object.fromEntries(entries) as Omit<Typed, 'name'>) };
 }
+
+const FIELD_OF: Record<string, string> = {
+  'ruleset.name': 'rulesName',
+  'throwLimits.pitcher': 'pitcherThrows',
+  'throwLimits.catcher': 'catcherThrows',
+};
 
 /** Empty is none; a comma is as good as a point. What is no number is sent as it is and refused with its reason. */
 function figure(typed: string): number | string | null {
@@ -83,6 +96,8 @@ export function RulesPage() {
       name: team.name,
       level: team.level,
       neededMarginSeconds: String(team.neededMarginSeconds),
+      pitcherThrows: String(team.throwLimits.pitcher ?? ''),
+      catcherThrows: String(team.throwLimits.catcher ?? ''),
       ...typedOf(team.ruleset),
     },
     contract: async () => (await import('@bradyon/contract/teams')).teamDraftContract,
@@ -91,6 +106,10 @@ export function RulesPage() {
       name: values.name,
       level: values.level,
       neededMarginSeconds: figure(values.neededMarginSeconds),
+      throwLimits: {
+        pitcher: figure(values.pitcherThrows),
+        catcher: figure(values.catcherThrows),
+      },
       ruleset: {
         name: values.rulesName,
         sport: values.sport,
@@ -99,7 +118,7 @@ export function RulesPage() {
         ...Object.fromEntries(FLAGS.map(({ key }) => [key, values[key]])),
       },
     }),
-    fieldOf: (path) => (path === 'ruleset.name' ? 'rulesName' : path.replace('ruleset.', '')),
+    fieldOf: (path) => FIELD_OF[path] ?? path.replace('ruleset.', ''),
     send: async (draft) => {
       await save.mutateAsync(draft);
       notify('Rules saved');
@@ -154,6 +173,21 @@ export function RulesPage() {
               />
             )}
           </Field>
+          {(
+            [
+              ['pitcherThrows', 'pitcher', "Pitcher's timed throws a day"],
+              ['catcherThrows', 'catcher', "Catcher's timed throws a day"],
+            ] as const
+          ).map(([name, thrower, label]) => (
+            <Field
+              key={name}
+              label={label}
+              hint="Empty: no limit. The league's pitch count and a trainer decide."
+              error={errorOf(`throwLimits.${thrower}`)}
+            >
+              {(field) => <Form.Control {...field} inputMode="numeric" {...form.register(name)} />}
+            </Field>
+          ))}
           <hr />
           <Field label="Start from" hint="Fills in the rest.">
             {(field) => (

@@ -27,7 +27,7 @@ const WORK: { to: string; pages?: string[]; text: string; Icon: LucideIcon | typ
   [
     { to: 'timing', text: 'Time', Icon: Timer },
     { to: 'steals', text: 'Steal', Icon: StealIcon },
-    { to: 'people', pages: ['rules', 'staff'], text: 'Team', Icon: Users },
+    { to: 'people', pages: ['rules', 'staff', 'files'], text: 'Team', Icon: Users },
   ];
 
 /** The frame around a team's pages: where things stand on top, the work beside it. */

@@ -1,23 +1,20 @@
-import { NavLink } from 'react-router';
-import './TeamTabs.scss';
+import { PageTabs } from '../../ui/index.ts';
 import { useTeam } from './useTeams.ts';
 
 const PAGES = [
   { to: 'people', text: 'Rosters' },
   { to: 'rules', text: 'Rules' },
   { to: 'staff', text: 'Staff' },
+  { to: 'files', text: 'Files' },
 ];
 
-/** What belongs to the team: who plays, by which rules, and who keeps the times. */
+/** What belongs to the team: who plays, by which rules, who keeps the times, and what goes in and out. */
 export function TeamTabs() {
   const { id } = useTeam();
   return (
-    <nav className="team-tabs" aria-label="Team">
-      {PAGES.map(({ to, text }) => (
-        <NavLink key={to} to={`/teams/${id}/${to}`}>
-          {text}
-        </NavLink>
-      ))}
-    </nav>
+    <PageTabs
+      label="Team"
+      pages={PAGES.map(({ to, text }) => ({ to: `/teams/${id}/${to}`, text }))}
+    />
   );
 }

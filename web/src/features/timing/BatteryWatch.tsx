@@ -1,76 +1,95 @@
-import type { Person } from '@bradyon/core/people';
-import { DELIVERY_STYLES, planForBattery, type ReadingKind } from '@bradyon/core/timing';
-import { TARGET_BASES } from '@bradyon/core/units';
+import {
+  DELIVERY_STYLES,
+  WATCH_PLANS,
+  type ReadingKind,
+  type WatchPlanName,
+} from '@bradyon/core/timing';
+import { timesFromRelease } from '@bradyon/core/rules';
+import { TARGET_BASES, type Base } from '@bradyon/core/units';
 import { Undo2 } from 'lucide-react';
+import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
 import { Choice, Empty } from '../../ui/index.ts';
-import {
-  handWord,
-  personLabel,
-  PersonSelect,
-  SideSelect,
-  usePeople,
-  usePlaying,
-} from '../people/index.ts';
+import { handWord, PersonSelect, SideSelect, usePeople, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { groupsOf } from './groups.ts';
-import { GroupView } from './GroupView.tsx';
-import { ReadingList } from './ReadingList.tsx';
+import { Latest, Seen, ThumbLine } from './Seen.tsx';
 import { useKeys } from './useKeys.ts';
-import { useReadings } from './useReadings.ts';
 import { useWatch, type SplitOwner } from './useWatch.ts';
 import { WatchFace } from './WatchFace.tsx';
 import { BASE_WORDS, STYLE_WORDS } from './words.ts';
 
-const LATEST = 6;
-const options = <T extends string>(values: readonly T[], words: Record<T, string>) =>
-  values.map((value) => ({ value, text: words[value] }));
+const PICK_BASES = ['first', 'second', 'third'] as const satisfies readonly Base[];
 
-/** The chained watch: first move (softball: release), mitt, bag. */
+/** The chained watch: set, first move (softball: release), mitt, bag; or first move to a base. */
 export function BatteryWatch() {
   const team = useTeam();
   const { opponents } = usePeople(team.id);
   const { playing, lineup, pick } = usePlaying(team.id);
   const { pitcher, catcher } = lineup;
   const { base, style } = playing;
-  const isBaseball = team.ruleset.sport === 'baseball';
+  const fromRelease = timesFromRelease(team.ruleset);
+  const [fromSet, setFromSet] = useState(false);
+  const [pickOff, setPickOff] = useState(false);
+  const [pickBase, setPickBase] = useState<(typeof PICK_BASES)[number]>('first');
 
+  const planName: WatchPlanName = fromRelease
+    ? 'softballBattery'
+    : pickOff
+      ? fromSet
+        ? 'pickFromSet'
+        : 'pick'
+      : fromSet
+        ? 'batteryFromSet'
+        : 'battery';
   const ownerOf = (kind: ReadingKind): SplitOwner | null => {
-    const person = kind === 'pop' ? catcher : pitcher;
-    return (
-      person && {
-        personId: person.id,
-        base,
-        style: kind === 'delivery' ? style : null,
-        leadFeet: null,
-      }
-    );
+    if (kind === 'pop') return catcher && { personId: catcher.id, base };
+    if (!pitcher) return null;
+    if (kind === 'pick') return { personId: pitcher.id, base: pickBase };
+    const toward = pickOff ? null : base;
+    return kind === 'delivery'
+      ? { personId: pitcher.id, base, style }
+      : { personId: pitcher.id, base: toward };
   };
-  const hand = useWatch(team.id, planForBattery(team.ruleset.sport), ownerOf);
+  const hand = useWatch(team.id, planName, ownerOf);
+  const toBase = (value: (typeof TARGET_BASES)[number]): void => {
+    pick({ base: value });
+    setPickBase(value);
+  };
   useKeys({
     Space: hand.tap,
     n: hand.end,
     z: hand.undo,
     2: () => {
-      pick({ base: 'second' });
+      toBase('second');
     },
     3: () => {
-      pick({ base: 'third' });
+      toBase('third');
     },
-    ...(isBaseball && {
+    ...(!fromRelease && {
+      1: () => {
+        setPickBase('first');
+      },
       l: () => {
         pick({ style: 'legLift' });
       },
       s: () => {
         pick({ style: 'slideStep' });
       },
+      h: () => {
+        setFromSet((on) => !on);
+      },
+      p: () => {
+        setPickOff((on) => !on);
+      },
     }),
   });
 
-  const styleWords = isBaseball ? `, ${STYLE_WORDS[style].toLowerCase()}` : '';
-  const about = `${pitcher?.name ?? 'Nobody on the mound'}${styleWords}, to ${base}`;
+  const who = pitcher?.name ?? 'Nobody on the mound';
+  const styleWords = fromRelease ? '' : `, ${STYLE_WORDS[style].toLowerCase()}`;
+  const about = pickOff ? `${who}, pick-off to ${pickBase}` : `${who}${styleWords}, to ${base}`;
   const canEnd = hand.splits.length > 0 && !hand.watch.ended;
+  const kinds = WATCH_PLANS[planName].kinds;
   return (
     <div className="time">
       <div className="time-hand">
@@ -85,7 +104,7 @@ export function BatteryWatch() {
             />
           </div>
           <PersonSelect
-            label={isBaseball ? 'On the mound' : 'In the circle'}
+            label={fromRelease ? 'In the circle' : 'On the mound'}
             people={lineup.pitchers}
             position={{ position: 'P', players: 'Pitchers' }}
             value={pitcher}
@@ -105,108 +124,114 @@ export function BatteryWatch() {
         </div>
         <WatchFace hand={hand} about={about} />
         <div className="time-keys">
-          {isBaseball && (
+          {!fromRelease && (
             <Choice
               label="Delivery"
-              options={options(DELIVERY_STYLES, STYLE_WORDS)}
+              options={DELIVERY_STYLES.map((value) => ({
+                value,
+                text: STYLE_WORDS[value],
+                hotkey: value === 'legLift' ? 'L' : 'S',
+              }))}
               value={style}
               onChange={(value) => {
                 pick({ style: value });
               }}
             />
           )}
-          <Choice
-            label="Throw to"
-            options={options(TARGET_BASES, BASE_WORDS)}
-            value={base}
-            onChange={(value) => {
-              pick({ base: value });
-            }}
-          />
-          <Button variant="outline-primary" disabled={!canEnd} onClick={hand.end}>
-            No throw <kbd>N</kbd>
-          </Button>
-          <Button
-            variant="outline-primary"
-            disabled={hand.watch.tapsMs.length === 0}
-            onClick={hand.undo}
-          >
-            <Undo2 size={18} aria-hidden="true" /> Undo <kbd>Z</kbd>
-          </Button>
+          {pickOff ? (
+            <Choice
+              label="Pick-off to"
+              options={PICK_BASES.map((value, index) => ({
+                value,
+                text: BASE_WORDS[value],
+                hotkey: String(index + 1),
+              }))}
+              value={pickBase}
+              onChange={setPickBase}
+            />
+          ) : (
+            <Choice
+              label="Throw to"
+              options={TARGET_BASES.map((value, index) => ({
+                value,
+                text: BASE_WORDS[value],
+                hotkey: String(index + 2),
+              }))}
+              value={base}
+              onChange={toBase}
+            />
+          )}
+          <div className="time-buttons">
+            {!fromRelease && (
+              <>
+                <Button
+                  variant="outline-primary"
+                  active={fromSet}
+                  aria-pressed={fromSet}
+                  onClick={() => {
+                    setFromSet(!fromSet);
+                  }}
+                >
+                  From set <kbd>H</kbd>
+                </Button>
+                <Button
+                  variant="outline-primary"
+                  active={pickOff}
+                  aria-pressed={pickOff}
+                  onClick={() => {
+                    setPickOff(!pickOff);
+                  }}
+                >
+                  Pick-off <kbd>P</kbd>
+                </Button>
+              </>
+            )}
+            <Button variant="outline-primary" disabled={!canEnd} onClick={hand.end}>
+              No throw <kbd>N</kbd>
+            </Button>
+            <UndoButton hand={hand} />
+          </div>
         </div>
+        <ThumbLine kinds={kinds} />
       </div>
       <div className="time-seen">
         {pitcher && (
           <Seen
             person={pitcher}
             role={`pitcher, ${handWord(pitcher.throws)}`}
-            kinds={['delivery', 'flight']}
+            kinds={['hold', 'delivery', 'flight', 'pick']}
+            thrower="pitcher"
           />
         )}
-        {catcher && <Seen person={catcher} role="catcher" kinds={['pop']} />}
-        {!pitcher && !catcher && (
-          <Empty title="Nobody to time yet.">
-            <p>Add their pitchers and catchers under Team, then come back with the watch.</p>
-            <Link className="btn btn-primary" to={`/teams/${team.id}/people`}>
-              Add players
-            </Link>
-          </Empty>
-        )}
-        <Latest people={[pitcher, catcher]} kinds={['delivery', 'flight', 'pop']} />
+        {catcher && <Seen person={catcher} role="catcher" kinds={['pop']} thrower="catcher" />}
+        {!pitcher && !catcher && <NobodyToTime who="their pitchers and catchers" />}
+        <Latest people={[pitcher, catcher]} kinds={['hold', 'delivery', 'flight', 'pick', 'pop']} />
       </div>
     </div>
   );
 }
 
-/** What is known of somebody so far. */
-export function Seen({
-  person,
-  role,
-  kinds,
+/** Takes the last tap back. */
+export function UndoButton({
+  hand,
 }: {
-  person: Person;
-  role: string;
-  kinds: ReadingKind[];
+  hand: Pick<ReturnType<typeof useWatch>, 'watch' | 'undo'>;
 }) {
-  const { id: teamId } = useTeam();
-  const readings = useReadings(teamId)
-    .of(person.id)
-    .filter(({ kind }) => kinds.includes(kind));
   return (
-    <section className="card-box">
-      <div className="time-person">
-        <h2>
-          <Link to={`/teams/${teamId}/timing/${person.id}`}>{personLabel(person)}</Link>
-        </h2>
-        <span className="quiet">{role}</span>
-      </div>
-      {readings.length === 0 ? (
-        <p className="quiet">Nothing timed yet.</p>
-      ) : (
-        groupsOf(readings).map((group) => <GroupView key={group.key} group={group} />)
-      )}
-    </section>
+    <Button variant="outline-primary" disabled={hand.watch.tapsMs.length === 0} onClick={hand.undo}>
+      <Undo2 size={18} aria-hidden="true" /> Undo <kbd>Z</kbd>
+    </Button>
   );
 }
 
-/** The last taps, to set a wrong one aside. */
-export function Latest({ people, kinds }: { people: (Person | null)[]; kinds: ReadingKind[] }) {
-  const { id: teamId } = useTeam();
-  const readings = useReadings(teamId);
-  const known = people.filter((person) => person !== null);
-  const latest = known
-    .flatMap(({ id }) => readings.of(id))
-    .filter(({ kind }) => kinds.includes(kind))
-    .toSorted((a, b) => b.takenAt.localeCompare(a.takenAt))
-    .slice(0, LATEST);
-  if (latest.length === 0) return null;
+export function NobodyToTime({ who }: { who: string }) {
+  const { id } = useTeam();
   return (
-    <section className="card-box">
-      <h2>Latest</h2>
-      <ReadingList
-        readings={latest}
-        nameOf={({ personId }) => known.find(({ id }) => id === personId)?.name ?? ''}
-      />
-    </section>
+    <Empty title="Nobody to time yet.">
+      <p>Add {who} under Team, then come back with the watch.</p>
+      <Link className="btn btn-primary" to={`/teams/${id}/people`}>
+        Add players
+      </Link>
+    </Empty>
   );
 }

@@ -1,38 +1,36 @@
-import { giveOrTake, seconds, SpreadDots, timesCount } from '../../ui/index.ts';
-import type { Group } from './groups.ts';
+import type { Population } from '@bradyon/core/sprint';
+import { seconds, SpreadDots } from '../../ui/index.ts';
 import './GroupView.scss';
+import { useNow } from './useNow.ts';
+import { estimateWords, KIND_WORDS, lackWords, titleOf, toneOf } from './words.ts';
 
-/** One group of times at a glance: the estimate, how sure, how many, and every dot. */
-export function GroupView({ group }: { group: Group }) {
-  const { spread, readings } = group;
+/** One population at a glance: the estimate, how sure, how many, what is lacking, and every dot. */
+export function GroupView({ population }: { population: Population }) {
+  const { estimate, readings, context } = population;
+  const lack = lackWords(population, useNow());
+  const shown = estimate !== null && estimate.count > 0 ? estimate : null;
   return (
     <div className="group">
       <div className="group-line">
         <h3>
-          {group.title} <span className="quiet">{group.from}</span>
+          {titleOf(context)} <span className="quiet">{KIND_WORDS[context.kind].from}</span>
         </h3>
-        {spread ? (
-          <p>
-            <strong className="figure">{seconds(spread.meanSeconds)}</strong>{' '}
-            <span className="quiet">
-              {spread.giveOrTakeSeconds === null ? '' : `${giveOrTake(spread.giveOrTakeSeconds)}, `}
-              {timesCount(spread.count)}
-            </span>
-          </p>
-        ) : (
-          <p className="quiet">all set aside</p>
-        )}
+        <p>
+          {estimate && <strong className="figure">{seconds(estimate.meanSeconds)}</strong>}{' '}
+          <span className="quiet">{estimateWords(population)}</span>
+        </p>
       </div>
       <SpreadDots
-        tone={group.tone}
-        meanSeconds={spread?.meanSeconds ?? null}
-        giveOrTakeSeconds={spread?.giveOrTakeSeconds ?? null}
+        tone={toneOf(context.kind)}
+        meanSeconds={shown?.meanSeconds ?? null}
+        giveOrTakeSeconds={shown?.giveOrTakeSeconds ?? null}
         dots={readings.map(({ id, seconds: value, asideReason }) => ({
           key: id,
           seconds: value,
           aside: asideReason !== null,
         }))}
       />
+      {lack && <p className="group-lack">{lack}</p>}
     </div>
   );
 }

@@ -1,29 +1,50 @@
-import { ArrowLeft } from 'lucide-react';
+import { byNumber } from '@bradyon/core/people';
+import { compareStarts, missingOf } from '@bradyon/core/sprint';
+import { ArrowLeft, Check, CircleAlert } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { Empty, Failure, Loading, useTitle } from '../../ui/index.ts';
-import { handWord, personLabel, usePeople, usePerson } from '../people/index.ts';
+import { DeletePerson, handWord, personLabel, usePeople, usePerson } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { groupsOf } from './groups.ts';
 import { GroupView } from './GroupView.tsx';
 import './PersonTimesPage.scss';
 import { ReadingList } from './ReadingList.tsx';
-import { useReadings } from './useReadings.ts';
+import { RhythmLine, ThrowCount } from './Seen.tsx';
+import { useNow } from './useNow.ts';
+import { useTimes } from './useTimes.ts';
+import { inOrder, missingWords, startsWords, titleOf } from './words.ts';
 
-/** Everything that was timed of one person, and how far it can be trusted. */
+/** Charts are large: they come when somebody looks at one. */
+const Trend = lazy(async () => ({ default: (await import('./Trend.tsx')).Trend }));
+
+const FIRST_READINGS = 20;
+
+/** Everything that was timed of one person, how far it can be trusted, and what is missing. */
 export function PersonTimesPage() {
   const { personId } = useParams();
   const team = useTeam();
-  const { opponents, isLoading } = usePeople(team.id);
+  const { people, opponents, isLoading } = usePeople(team.id);
   const person = usePerson(team.id, personId);
-  const readings = useReadings(team.id);
+  const times = useTimes(team);
+  const now = useNow();
+  const [all, setAll] = useState(false);
   useTitle(person?.name ?? 'Times');
-  if (readings.error) return <Failure error={readings.error} retry={readings.retry} />;
-  if (isLoading || readings.isLoading) return <Loading what="the times" />;
+  if (times.error) return <Failure error={times.error} retry={times.retry} />;
+  if (isLoading || times.isLoading) return <Loading what="the times" />;
   if (!person) return <Empty title="There is no such player in this team." />;
 
-  const own = readings.of(person.id);
+  const own = times.readingsOf(person.id);
+  const populations = inOrder(times.of(person));
   const side = opponents.find(({ id }) => id === person.opponentId);
   const rosterSide = side ? `?side=${side.id}` : '';
+  const missing = missingOf(person, populations, team.ruleset, now);
+  const comparisons = populations.flatMap((population) => {
+    const compared = compareStarts(person, population, team, times.thumbs);
+    return compared ? [{ key: population.key, context: population.context, compared }] : [];
+  });
+  const mates = people
+    .filter(({ opponentId, retired }) => opponentId === person.opponentId && !retired)
+    .toSorted(byNumber);
   return (
     <>
       <div className="page-head">
@@ -34,9 +55,12 @@ export function PersonTimesPage() {
             {person.bats}
           </p>
         </div>
-        <Link className="btn btn-outline-primary" to={`/teams/${team.id}/people${rosterSide}`}>
-          <ArrowLeft size={18} aria-hidden="true" /> {side?.name ?? team.name}
-        </Link>
+        <div className="person-head">
+          <NextMate mates={mates} currentId={person.id} />
+          <Link className="btn btn-outline-primary" to={`/teams/${team.id}/people${rosterSide}`}>
+            <ArrowLeft size={18} aria-hidden="true" /> {side?.name ?? team.name}
+          </Link>
+        </div>
       </div>
       {own.length === 0 ? (
         <Empty title="Nothing timed yet.">
@@ -49,16 +73,94 @@ export function PersonTimesPage() {
         <div className="person-times">
           <section className="card-box">
             <h2>What they say together</h2>
-            {groupsOf(own).map((group) => (
-              <GroupView key={group.key} group={group} />
+            {populations.map((population) => (
+              <GroupView key={population.key} population={population} />
             ))}
+            {person.positions.includes('P') && <RhythmLine person={person} />}
           </section>
-          <section className="card-box">
-            <h2>Every reading</h2>
-            <ReadingList readings={own} />
-          </section>
+          <div className="person-side">
+            <section className="card-box">
+              <h2>
+                {missing.length === 0 ? 'These numbers are good' : 'To make these numbers good'}
+              </h2>
+              {missing.length === 0 ? (
+                <p className="person-good">
+                  <Check size={18} aria-hidden="true" /> Enough timed, and lately.
+                </p>
+              ) : (
+                <ul className="person-missing">
+                  {missing.map((each) => (
+                    <li key={titleOf(each.context)}>
+                      <CircleAlert size={17} aria-hidden="true" /> {missingWords(each)}
+                    </li>
+                  ))}
+                </ul>
+              )}
+              {person.positions.includes('P') && person.opponentId === null && (
+                <ThrowCount person={person} thrower="pitcher" />
+              )}
+              {person.positions.includes('C') && person.opponentId === null && (
+                <ThrowCount person={person} thrower="catcher" />
+              )}
+            </section>
+            {comparisons.length > 0 && (
+              <section className="card-box">
+                <h2>Which start</h2>
+                {comparisons.map(({ key, context, compared }) => (
+                  <p key={key}>
+                    <span className="quiet">
+                      {titleOf(context)}, {compared.first.count} against {compared.second.count}
+                    </span>
+                    <br />
+                    <strong>{startsWords(compared)}</strong>
+                  </p>
+                ))}
+              </section>
+            )}
+            <section className="card-box">
+              <h2>By date</h2>
+              <Suspense fallback={<Loading what="the chart" />}>
+                <Trend populations={populations} />
+              </Suspense>
+            </section>
+            <section className="card-box">
+              <h2>Every reading</h2>
+              <ReadingList readings={all ? own : own.slice(0, FIRST_READINGS)} />
+              {own.length > FIRST_READINGS && !all && (
+                <button
+                  type="button"
+                  className="btn btn-link"
+                  onClick={() => {
+                    setAll(true);
+                  }}
+                >
+                  Show all {own.length}
+                </button>
+              )}
+            </section>
+          </div>
         </div>
       )}
+      {team.role === 'owner' && <DeletePerson person={person} count={own.length} />}
     </>
+  );
+}
+
+/** From one of a side to the next without going back. */
+function NextMate({
+  mates,
+  currentId,
+}: {
+  mates: ReturnType<typeof usePeople>['people'];
+  currentId: string;
+}) {
+  const team = useTeam();
+  const index = mates.findIndex(({ id }) => id === currentId);
+  const next = mates[(index + 1) % mates.length];
+  if (index === -1 || mates.length < 2 || !next) return null;
+  return (
+    <Link className="btn btn-outline-primary" to={`/teams/${team.id}/timing/${next.id}`}>
+      Next: {personLabel(next)}
+    </Link>
   );
 }

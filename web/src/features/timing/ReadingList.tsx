@@ -1,11 +1,15 @@
-import { ASIDE_REASONS, looksWrong, type AsideReason, type Reading } from '@bradyon/core/timing';
+import { ASIDE_REASONS, type AsideReason, type Reading } from '@bradyon/core/timing';
 import { RotateCcw, TriangleAlert } from 'lucide-react';
+import { useState } from 'react';
 import Dropdown from 'react-bootstrap/Dropdown';
 import { useSend } from '../../api/index.ts';
 import { longDate, notify, seconds, shortDate } from '../../ui/index.ts';
+import { usePeople } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { titleOf } from './groups.ts';
+import { MoveDialog } from './MoveDialog.tsx';
 import './ReadingList.scss';
+import { useTimes } from './useTimes.ts';
+import { capital, METHOD_WORDS, START_WORDS, titleOf } from './words.ts';
 
 /** Single times, each of which can be set aside with a reason and brought back. */
 export function ReadingList({
@@ -26,9 +30,15 @@ export function ReadingList({
 }
 
 function ReadingRow({ reading, name }: { reading: Reading; name: string | undefined }) {
-  const { id: teamId, level } = useTeam();
+  const team = useTeam();
+  const teamId = team.id;
   const send = useSend();
-  const { id, asideReason, leadFeet, timedByName, takenAt } = reading;
+  const [moving, setMoving] = useState(false);
+  const person = usePeople(teamId).people.find(({ id }) => id === reading.personId);
+  const isDoubtful = useTimes(team)
+    .of(person)
+    .some(({ doubtful }) => doubtful.has(reading.id));
+  const { id, asideReason, leadFeet, start, method, timedByName, takenAt } = reading;
   const isAside = asideReason !== null;
   const what = titleOf(reading);
   const move = (reason: AsideReason | null): void => {
@@ -47,15 +57,16 @@ function ReadingRow({ reading, name }: { reading: Reading; name: string | undefi
         <span>
           {what}
           {leadFeet === null ? '' : ` from ${String(leadFeet)} ft`}
+          {start === null ? '' : `, ${START_WORDS[start]}`}
         </span>
         <span className="quiet" title={longDate(takenAt)}>
           {name ? `${name}, ` : ''}
-          {shortDate(takenAt)}, by {timedByName}
+          {shortDate(takenAt)}, {METHOD_WORDS[method] || `by ${timedByName}`}
         </span>
         {isAside && <span className="reading-why">set aside: {asideReason}</span>}
-        {!isAside && looksWrong(reading, level) && (
+        {isDoubtful && (
           <span className="reading-odd">
-            <TriangleAlert size={15} aria-hidden="true" /> Unusual at this level: keep it or set it
+            <TriangleAlert size={15} aria-hidden="true" /> Looks like a wrong tap: keep it or set it
             aside
           </span>
         )}
@@ -90,11 +101,29 @@ function ReadingRow({ reading, name }: { reading: Reading; name: string | undefi
                   setAside(reason);
                 }}
               >
-                {reason.slice(0, 1).toUpperCase() + reason.slice(1)}
+                {capital(reason)}
               </Dropdown.Item>
             ))}
+            <Dropdown.Divider />
+            <Dropdown.Item
+              as="button"
+              onClick={() => {
+                setMoving(true);
+              }}
+            >
+              It was somebody else&rsquo;s
+            </Dropdown.Item>
           </Dropdown.Menu>
         </Dropdown>
+      )}
+      {moving && person && (
+        <MoveDialog
+          reading={reading}
+          owner={person}
+          onClose={() => {
+            setMoving(false);
+          }}
+        />
       )}
     </li>
   );

@@ -1,15 +1,39 @@
+import type { Ruleset } from '@bradyon/core/rules';
+import type { ComponentType } from 'react';
 import { useSearchParams } from 'react-router';
 import { Choice, Failure, Loading, useTitle } from '../../ui/index.ts';
 import { usePeople } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { BatteryWatch } from './BatteryWatch.tsx';
-import { RunnerWatch } from './RunnerWatch.tsx';
+import { InningsWatch } from './InningsWatch.tsx';
+import { LeaveWatch } from './LeaveWatch.tsx';
+import { OutfieldWatch } from './OutfieldWatch.tsx';
+import { RunnersWatch } from './RunnersWatch.tsx';
 import './TimePage.scss';
+import { TimeTabs } from './TimeTabs.tsx';
+import { useKeys } from './useKeys.ts';
 
-const WATCHES = [
-  { value: 'battery', text: 'Pitcher and catcher' },
-  { value: 'runner', text: 'Runner' },
-] as const;
+type WatchName = 'battery' | 'innings' | 'runners' | 'outfield' | 'leave';
+const WATCHES: {
+  value: WatchName;
+  text: string;
+  hotkey: string;
+  Watch: ComponentType;
+  /** Under which rules it makes sense; left out: under all. */
+  fits?: (rules: Ruleset) => boolean;
+}[] = [
+  { value: 'battery', text: 'Battery', hotkey: 'B', Watch: BatteryWatch },
+  { value: 'innings', text: 'Innings', hotkey: 'I', Watch: InningsWatch },
+  { value: 'runners', text: 'Runners', hotkey: 'R', Watch: RunnersWatch },
+  {
+    value: 'leave',
+    text: 'Leave',
+    hotkey: 'E',
+    Watch: LeaveWatch,
+    fits: ({ leadRule }) => leadRule !== 'open',
+  },
+  { value: 'outfield', text: 'Outfield', hotkey: 'O', Watch: OutfieldWatch },
+];
 
 /** The watch. Which one is in hand is in the address. */
 export function TimePage() {
@@ -17,23 +41,36 @@ export function TimePage() {
   const team = useTeam();
   const { isLoading, error, retry } = usePeople(team.id);
   const [search, setSearch] = useSearchParams();
-  const watch = search.get('watch') === 'runner' ? 'runner' : 'battery';
+  const watches = WATCHES.filter(({ fits }) => fits?.(team.ruleset) ?? true);
+  const inHand = watches.find(({ value }) => value === search.get('watch')) ?? watches[0];
+  const take = (value: WatchName): void => {
+    setSearch(value === 'battery' ? {} : { watch: value }, { replace: true });
+  };
+  useKeys(
+    Object.fromEntries(
+      watches.map(({ value, hotkey }) => [
+        hotkey.toLowerCase(),
+        () => {
+          take(value);
+        },
+      ]),
+    ),
+  );
   if (error) return <Failure error={error} retry={retry} />;
-  if (isLoading) return <Loading what="your people" />;
+  if (isLoading || !inHand) return <Loading what="your people" />;
   return (
-    <>
+    <div className="time-page">
       <div className="page-head time-head">
         <h1>Time</h1>
         <Choice
           label="Which watch"
-          options={WATCHES}
-          value={watch}
-          onChange={(value) => {
-            setSearch(value === 'battery' ? {} : { watch: value }, { replace: true });
-          }}
+          options={watches.map(({ value, text, hotkey }) => ({ value, text, hotkey }))}
+          value={inHand.value}
+          onChange={take}
         />
       </div>
-      {watch === 'battery' ? <BatteryWatch /> : <RunnerWatch />}
-    </>
+      <TimeTabs />
+      <inHand.Watch />
+    </div>
   );
 }

@@ -2,7 +2,13 @@ import { expectedMark } from '@bradyon/core/timing';
 import { useEffect, useRef } from 'react';
 import type { WatchInHand } from './useWatch.ts';
 import './WatchFace.scss';
-import { KIND_WORDS } from './words.ts';
+import { capital, KIND_WORDS } from './words.ts';
+
+/** A tick in the hand, where the device has one: the tap was felt without looking. */
+export function tick(): void {
+  // Not every browser has it.
+  if ('vibrate' in navigator) navigator.vibrate(12);
+}
 
 /**
  * One tap area for the whole chain. The time of a tap is the input event's own stamp: when the
@@ -13,8 +19,7 @@ export function WatchFace({ hand, about }: { hand: WatchInHand; about: string })
   const next = expectedMark(watch);
   const running = watch.tapsMs.length > 0 && !watch.ended;
   const lastSplit = splits.at(-1);
-  const total = splits.reduce((sum, { seconds }) => sum + seconds, 0);
-  const isWhole = watch.ended && splits.length > 1;
+  const toBeat = secondsToBeat(hand);
   return (
     <div className="watch">
       <button
@@ -23,7 +28,9 @@ export function WatchFace({ hand, about }: { hand: WatchInHand; about: string })
         aria-label={`Tap at: ${plan.marks[next] ?? ''}`}
         // pointerdown, not click: a click is stamped when the finger leaves.
         onPointerDown={(event) => {
-          if (event.isPrimary && event.button === 0) hand.tap(event.nativeEvent.timeStamp);
+          if (!event.isPrimary || event.button !== 0) return;
+          hand.tap(event.nativeEvent.timeStamp);
+          tick();
         }}
       >
         <span className="watch-about">{about}</span>
@@ -31,10 +38,10 @@ export function WatchFace({ hand, about }: { hand: WatchInHand; about: string })
           {running && !lastSplit ? (
             <RunningClock fromMs={watch.tapsMs[0] ?? 0} />
           ) : (
-            (isWhole ? total : (lastSplit?.seconds ?? 0)).toFixed(2)
+            (toBeat ?? lastSplit?.seconds ?? 0).toFixed(2)
           )}
         </span>
-        <span className="watch-words">{notice ?? wordsFor(hand, next, isWhole)}</span>
+        <span className="watch-words">{notice ?? wordsFor(hand, next, toBeat !== null)}</span>
         <span className="watch-marks">
           {plan.marks.map((mark, index) => (
             <span
@@ -60,15 +67,23 @@ export function WatchFace({ hand, about }: { hand: WatchInHand; about: string })
   );
 }
 
+/** Delivery and pop together, once both are there; null otherwise. */
+function secondsToBeat({ watch, splits }: WatchInHand): number | null {
+  const ball = splits.filter(({ kind }) => ['delivery', 'flight', 'pop'].includes(kind));
+  if (!watch.ended || ball.length < 2) return null;
+  return ball.reduce((sum, { seconds }) => sum + seconds, 0);
+}
+
 function wordsFor({ plan, watch, splits }: WatchInHand, next: number, isWhole: boolean): string {
   if (isWhole) return 'is what the runner has to beat';
-  if (watch.ended && splits[0])
-    return `${KIND_WORDS[splits[0].kind].name}. Tap at the next ${plan.marks[0] ?? ''}`;
+  const lastSplit = splits.at(-1);
+  if (watch.ended && lastSplit)
+    return `${KIND_WORDS[lastSplit.kind].name}. Tap at the next ${plan.marks[0] ?? ''}`;
   if (watch.tapsMs.length === 0) return `Tap at the ${plan.marks[0] ?? ''}`;
   const last = plan.marks[next - 1] ?? '';
   const isLastMark = next === plan.marks.length - 1;
-  const orWait = isLastMark && plan.marks.length > 2 ? ', or wait for the next pitch' : '';
-  return `${capital(last)}. Tap at the ${plan.marks[next] ?? ''}${orWait}`;
+  const orWait = isLastMark && plan.kinds.at(-1) === 'pop' && plan.marks.length > 2;
+  return `${capital(last)}. Tap at the ${plan.marks[next] ?? ''}${orWait ? ', or wait for the next pitch' : ''}`;
 }
 
 function markFigure({ splits }: WatchInHand, index: number, next: number): string {
@@ -76,10 +91,6 @@ function markFigure({ splits }: WatchInHand, index: number, next: number): strin
   const split = splits[index - 1];
   if (split) return split.seconds.toFixed(2);
   return index === next ? 'tap' : '–';
-}
-
-function capital(text: string): string {
-  return text.slice(0, 1).toUpperCase() + text.slice(1);
 }
 
 /** Shows time passing; written straight into the page, so that nothing else is drawn again for it. */

@@ -8,6 +8,8 @@ import { withOutbox } from './withOutbox.ts';
 
 interface Readings {
   /** The newest first, those set aside included, those not yet saved included. */
+  all: readonly Reading[];
+  /** The same of one person. The list stays the same object as long as nothing of his changes. */
   of: (personId: PersonId | undefined) => Reading[];
   isLoading: boolean;
   error: Error | null;
@@ -15,6 +17,26 @@ interface Readings {
 }
 
 const NONE: Reading[] = [];
+
+/** Per team, the lists made last: whose did not change is given again. */
+const lastLists = new Map<TeamId, Map<PersonId, Reading[]>>();
+
+function listsOf(teamId: TeamId, readings: readonly Reading[]): Map<PersonId, Reading[]> {
+  const lists = new Map<PersonId, Reading[]>();
+  for (const reading of readings) {
+    const own = lists.get(reading.personId);
+    if (own) own.push(reading);
+    else lists.set(reading.personId, [reading]);
+  }
+  const before = lastLists.get(teamId);
+  for (const [personId, list] of lists) {
+    const old = before?.get(personId);
+    const same = old?.length === list.length && old.every((each, index) => each === list[index]);
+    if (old && same) lists.set(personId, old);
+  }
+  lastLists.set(teamId, lists);
+  return lists;
+}
 
 /** All times of a team as the coach has tapped them: what the server has and what still waits to be saved. */
 export function useReadings(teamId: TeamId): Readings {
@@ -24,17 +46,13 @@ export function useReadings(teamId: TeamId): Readings {
     queryKey: ['readings', teamId],
     queryFn: () => request<Reading[]>('GET', `/api/teams/${teamId}/readings`),
   });
-  const byPerson = useMemo(() => {
-    const mine = outbox.filter((item) => item.teamId === teamId);
-    const groups = new Map<PersonId, Reading[]>();
-    for (const reading of withOutbox(data ?? NONE, mine, account)) {
-      const own = groups.get(reading.personId);
-      if (own) own.push(reading);
-      else groups.set(reading.personId, [reading]);
-    }
-    return groups;
+  const all = useMemo(() => {
+    const mine = outbox.filter((item) => 'teamId' in item && item.teamId === teamId);
+    return withOutbox(data ?? NONE, mine, account);
   }, [data, outbox, account, teamId]);
+  const byPerson = useMemo(() => listsOf(teamId, all), [teamId, all]);
   return {
+    all,
     of: (personId) => (personId && byPerson.get(personId)) ?? NONE,
     isLoading: data === undefined && error === null,
     error: data === undefined ? error : null,

@@ -1,7 +1,10 @@
 import {
   WATCH_PLANS,
   describeMisfit,
+  patienceSeconds,
+  plainContext,
   splitsOf,
+  type ReadingContext,
   type ReadingDraft,
   type ReadingKind,
   type Split,
@@ -9,13 +12,13 @@ import {
   type WatchPlan,
   type WatchPlanName,
 } from '@bradyon/core/timing';
-import type { ReadingId, TeamId } from '@bradyon/core/units';
+import type { PersonId, ReadingId, TeamId } from '@bradyon/core/units';
 import { useEffect } from 'react';
 import { newId, useSend } from '../../api/index.ts';
 import { endChain, expire, settle, takeWatch, tap, undo, useWatchStore } from './watchStore.ts';
 
 /** Whose time a split is and what goes with it. */
-export type SplitOwner = Pick<ReadingDraft, 'personId' | 'base' | 'style' | 'leadFeet'>;
+export type SplitOwner = { personId: PersonId } & Partial<Omit<ReadingContext, 'kind'>>;
 
 export interface WatchInHand {
   plan: WatchPlan;
@@ -34,13 +37,17 @@ const NOTICES = {
 };
 
 /**
- * The watch, saving every split as it falls.
+ * The watch, saving every split as it falls: within the tap itself, so that nothing is lost however
+ * busy the page is.
  * @param ownerOf whose time a split of this kind is; null while nobody is picked, then it is saved once somebody is
+ * @param onKept told of each reading made
+ * @param onUndo told that a reading was taken back
  */
 export function useWatch(
   teamId: TeamId,
   planName: WatchPlanName,
   ownerOf: (kind: ReadingKind) => SplitOwner | null,
+  { onKept, onUndo }: { onKept?: () => void; onUndo?: () => void } = {},
 ): WatchInHand {
   const { watch, fates, planName: inHand } = useWatchStore();
   const send = useSend();
@@ -52,17 +59,23 @@ export function useWatch(
   const isInHand = inHand === planName;
   const splits = isInHand ? splitsOf(watch, plan) : [];
 
-  useEffect(() => {
-    splits.forEach((split, index) => {
+  /** Saves what has fallen and is not saved yet. Asks the store, not this render. */
+  const keepSplits = (): void => {
+    const now = useWatchStore.getState();
+    if (now.planName !== planName) return;
+    splitsOf(now.watch, plan).forEach((split, index) => {
       const owner = ownerOf(split.kind);
-      // Asked of the store, not of this render: an effect that runs twice saves once.
-      if (owner === null || useWatchStore.getState().fates[index] !== undefined) return;
+      if (owner === null || now.fates[index] !== undefined) return;
+      const lastMs = now.watch.tapsMs[index + 1] ?? 0;
       const draft: ReadingDraft = {
-        id: newId<ReadingId>(),
-        ...owner,
+        ...plainContext(split.kind),
         ...split,
+        ...owner,
+        id: newId<ReadingId>(),
         method: 'thumb',
-        takenAt: new Date(performance.timeOrigin + (watch.tapsMs[index + 1] ?? 0)).toISOString(),
+        resolutionSeconds: null,
+        movedFrom: null,
+        takenAt: new Date(performance.timeOrigin + lastMs).toISOString(),
       };
       const misfit = describeMisfit(draft);
       if (misfit) {
@@ -71,15 +84,18 @@ export function useWatch(
       } else {
         settle(index, { id: draft.id });
         send({ teamId, write: 'reading', draft });
+        onKept?.();
       }
     });
-  });
+  };
+  // For what fell while nobody was picked.
+  useEffect(keepSplits);
 
   const last = watch.tapsMs.at(-1);
-  const running = isInHand && last !== undefined && !watch.ended;
+  const patience = isInHand ? patienceSeconds(watch, plan) : 0;
   useEffect(() => {
-    if (!running) return;
-    const leftMs = last + plan.limitSeconds * 1000 - performance.now();
+    if (last === undefined || patience === 0) return;
+    const leftMs = last + patience * 1000 - performance.now();
     const timer = setTimeout(
       () => {
         expire(performance.now());
@@ -89,23 +105,29 @@ export function useWatch(
     return () => {
       clearTimeout(timer);
     };
-  }, [running, last, plan]);
+  }, [last, patience]);
 
   const refused = fates.find((fate) => fate && 'refused' in fate);
   const ownerless = splits.some(({ kind }) => ownerOf(kind) === null);
   return {
     plan,
-    watch,
+    watch: isInHand ? watch : { ...watch, tapsMs: [], ended: false },
     splits,
     notice:
       (watch.notice && NOTICES[watch.notice]) ??
       (refused && 'refused' in refused ? refused.refused : null) ??
       (ownerless ? 'Pick who that was, and the time is kept.' : null),
-    tap,
+    tap: (atMs) => {
+      takeWatch(planName);
+      tap(atMs);
+      keepSplits();
+    },
     end: endChain,
     undo: () => {
       const readingId = undo();
-      if (readingId) send({ teamId, write: 'aside', readingId, reason: 'wrong tap' });
+      if (!readingId) return;
+      send({ teamId, write: 'aside', readingId, reason: 'wrong tap' });
+      onUndo?.();
     },
   };
 }

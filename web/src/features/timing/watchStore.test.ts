@@ -41,6 +41,19 @@ describe('the watch in hand', () => {
     expect(useWatchStore.getState()).toMatchObject({ watch: { ended: true }, fates: [delivery] });
   });
 
+  it('goes on in another watch that begins alike', () => {
+    takeWatch('batteryFromSet');
+    tap(1000);
+    tap(3500);
+    settle(0, delivery);
+    takeWatch('pickFromSet');
+    tap(4600);
+    expect(useWatchStore.getState()).toMatchObject({
+      watch: { tapsMs: [1000, 3500, 4600], ended: true },
+      fates: [delivery],
+    });
+  });
+
   it('starts over when another watch is taken in hand, not when it is the same', () => {
     tap(1000);
     takeWatch('battery');

@@ -3,6 +3,7 @@ import {
   WATCH_PLANS,
   endWatch,
   expireWatch,
+  keepMarks,
   splitsOf,
   tapWatch,
   undoTap,
@@ -37,11 +38,20 @@ function change(next: (state: WatchState) => Watch): void {
   });
 }
 
-/** Takes another watch in hand; a chain of the one before is dropped. */
+/**
+ * Takes another watch in hand. A chain that begins alike goes on in it, a pitch that turns out to be
+ * a pick-off; any other is dropped.
+ */
 export function takeWatch(planName: WatchPlanName): void {
-  if (useWatchStore.getState().planName !== planName) {
-    useWatchStore.setState({ planName, watch: READY, fates: [] });
-  }
+  const { planName: before, watch, fates } = useWatchStore.getState();
+  if (before === planName) return;
+  const plan = WATCH_PLANS[planName];
+  const kept = keepMarks(watch, WATCH_PLANS[before], plan);
+  useWatchStore.setState({
+    planName,
+    watch: kept,
+    fates: fates.slice(0, splitsOf(kept, plan).length),
+  });
 }
 
 /** @param atMs the input event's own time stamp */

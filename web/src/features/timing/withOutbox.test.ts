@@ -1,5 +1,6 @@
 import type { Reading } from '@bradyon/core/timing';
-import type { AccountId, PersonId, ReadingId, TeamId } from '@bradyon/core/units';
+import { aReading } from '@bradyon/core/testing';
+import type { AccountId, ReadingId, TeamId } from '@bradyon/core/units';
 import { describe, expect, it } from 'vitest';
 import type { OutboxItem } from '../../api/index.ts';
 import { withOutbox } from './withOutbox.ts';
@@ -8,20 +9,12 @@ const teamId = 'team' as TeamId;
 const account = { id: 'me' as AccountId, name: 'Marit', email: 'm@example.org' };
 
 function reading(id: string, takenAt: string): Reading {
-  return {
+  return aReading({
     id: id as ReadingId,
-    personId: 'pitcher' as PersonId,
-    kind: 'delivery',
-    seconds: 1.4,
-    base: 'second',
-    style: 'legLift',
-    leadFeet: null,
-    method: 'thumb',
     takenAt,
     timedBy: 'other' as AccountId,
     timedByName: 'Teo',
-    asideReason: null,
-  };
+  });
 }
 
 function added({
@@ -45,6 +38,12 @@ describe('withOutbox', () => {
 
   it('shows it once when the server has it already', () => {
     expect(withOutbox([tapped, old], [added(tapped)], account)).toHaveLength(2);
+  });
+
+  it('moves a reading to another person without changing who timed it', () => {
+    const moved = { ...added(old), draft: { ...old, id: 'moved' as ReadingId, movedFrom: old.id } };
+    const shown = withOutbox([old], [{ ...moved, teamId, write: 'reading' }], account);
+    expect(shown.find(({ id }) => id === 'moved')?.timedByName).toBe('Teo');
   });
 
   it('follows setting aside and bringing back in the order tapped', () => {

@@ -1,0 +1,196 @@
+import { IMPORT_ROWS, type Imported } from '@bradyon/contract/timing';
+import { matchColumns, unmatched, type Column, type Matching, type Row } from '@bradyon/core/files';
+import { useState, type ReactNode } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { Field } from '../../ui/index.ts';
+import { parseSheet, type Sheet } from './csv.ts';
+
+/** What a kind of file needs to be brought in. */
+export interface CsvKind<Key extends string, T> {
+  columns: readonly Column<Key>[];
+  read: (lines: string[][], matching: Matching<Key>) => { rows: Row<T>[]; before?: ReactNode };
+  /** What has to be there before the rows. */
+  prepare?: (lines: string[][], matching: Matching<Key>) => Promise<void>;
+  send: (values: T[]) => Promise<Imported>;
+  /** A row in a few words, for the preview. */
+  words: (value: T) => string;
+  done: () => Promise<void>;
+  /** More choices about the file, such as its units. */
+  choices?: ReactNode;
+  /** How rows are called: "players", "times". */
+  noun: string;
+}
+
+type Stage =
+  | { at: 'choosing'; problem?: string }
+  | { at: 'preview' }
+  | { at: 'sending'; sent: number; of: number }
+  | { at: 'done'; imported: Imported }
+  | { at: 'failed'; imported: Imported; message: string };
+
+const SHOWN_GOOD = 4;
+const SHOWN_BAD = 50;
+
+/** A file of rows: matched, looked at, and then brought in; every bad row with its line and reason. */
+export function CsvImport<Key extends string, T>({ kind }: { kind: CsvKind<Key, T> }) {
+  const [stage, setStage] = useState<Stage>({ at: 'choosing' });
+  const [sheet, setSheet] = useState<Sheet | null>(null);
+  const [matching, setMatching] = useState<Matching<Key> | null>(null);
+
+  const open = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    const found = parseSheet(await file.text());
+    setSheet(found);
+    setMatching(found && matchColumns(kind.columns, found.headings));
+    setStage(
+      found
+        ? { at: 'preview' }
+        : {
+            at: 'choosing',
+            problem: 'Choose a CSV file with a heading and at least one row under it.',
+          },
+    );
+  };
+
+  const picker = (
+    <Field label="CSV file" error={stage.at === 'choosing' ? stage.problem : undefined}>
+      {(field) => (
+        <Form.Control
+          {...field}
+          type="file"
+          accept=".csv,.txt,text/csv"
+          onChange={({ target }) => void open((target as HTMLInputElement).files?.[0])}
+        />
+      )}
+    </Field>
+  );
+  if (!sheet || !matching) return picker;
+
+  const lacking = unmatched(kind.columns, matching);
+  const { rows, before } = lacking.length > 0 ? { rows: [] } : kind.read(sheet.lines, matching);
+  const good = rows.flatMap((row) => (row.ok ? [row] : []));
+  const fresh = good.filter(({ alreadyThere }) => !alreadyThere).map(({ value }) => value);
+  const bad = rows.flatMap((row) =>
+    row.ok ? [] : [{ line: sheet.numbers[row.line - 2] ?? row.line, reasons: row.reasons }],
+  );
+
+  const bringIn = async (): Promise<void> => {
+    const imported: Imported = { added: 0, alreadyThere: good.length - fresh.length };
+    try {
+      setStage({ at: 'sending', sent: 0, of: fresh.length });
+      await kind.prepare?.(sheet.lines, matching);
+      for (let sent = 0; sent < fresh.length; sent += IMPORT_ROWS) {
+        setStage({ at: 'sending', sent, of: fresh.length });
+        const answer = await kind.send(fresh.slice(sent, sent + IMPORT_ROWS));
+        imported.added += answer.added;
+        imported.alreadyThere += answer.alreadyThere;
+      }
+      await kind.done();
+      setStage({ at: 'done', imported });
+    } catch (error) {
+      const message = error instanceof Error ? error.message : 'The rest was not brought in.';
+      setStage({ at: 'failed', imported, message });
+    }
+  };
+
+  return (
+    <>
+      {picker}
+      <fieldset className="csv-columns">
+        <legend>Which column is what</legend>
+        {kind.columns.map(({ key, title, needed }) => (
+          <Field
+            key={key}
+            label={needed ? title : `${title}, if there is one`}
+            error={needed && matching[key] === null ? 'Choose the column.' : undefined}
+          >
+            {(field) => (
+              <Form.Select
+                {...field}
+                value={matching[key] ?? ''}
+                onChange={({ target }) => {
+                  const index = target.value === '' ? null : Number(target.value);
+                  setMatching({ ...matching, [key]: index });
+                  setStage({ at: 'preview' });
+                }}
+              >
+                <option value="">not in the file</option>
+                {sheet.headings.map((heading, index) => (
+                  <option key={`${String(index)} ${heading}`} value={index}>
+                    {heading || `column ${String(index + 1)}`}
+                  </option>
+                ))}
+              </Form.Select>
+            )}
+          </Field>
+        ))}
+      </fieldset>
+      {kind.choices}
+      {lacking.length > 0 ? (
+        <p role="status">Choose which column holds: {lacking.join(', ')}.</p>
+      ) : (
+        <div role="status" className="csv-preview">
+          <p>
+            <strong>{fresh.length}</strong> new {kind.noun},{' '}
+            <strong>{good.length - fresh.length}</strong> there already,{' '}
+            <strong>{bad.length}</strong> bad {bad.length === 1 ? 'row' : 'rows'}.
+          </p>
+          {before}
+          <ul>
+            {fresh.slice(0, SHOWN_GOOD).map((value, index) => (
+              <li key={index}>{kind.words(value)}</li>
+            ))}
+            {fresh.length > SHOWN_GOOD && (
+              <li className="quiet">and {fresh.length - SHOWN_GOOD} more</li>
+            )}
+          </ul>
+          {bad.length > 0 && (
+            <details open>
+              <summary>Bad rows: they are left out</summary>
+              <ul className="csv-bad">
+                {bad.slice(0, SHOWN_BAD).map(({ line, reasons }) => (
+                  <li key={line}>
+                    <strong>Line {line}</strong> {reasons.join(' ')}
+                  </li>
+                ))}
+                {bad.length > SHOWN_BAD && (
+                  <li className="quiet">and {bad.length - SHOWN_BAD} more</li>
+                )}
+              </ul>
+            </details>
+          )}
+        </div>
+      )}
+      {stage.at === 'sending' && (
+        <progress
+          className="csv-progress"
+          value={stage.sent}
+          max={stage.of}
+          aria-label="Bringing in"
+        />
+      )}
+      {stage.at === 'done' && (
+        <p role="status" className="csv-done">
+          {stage.imported.added} {kind.noun} brought in, {stage.imported.alreadyThere} were there
+          already
+          {bad.length > 0 ? `, ${String(bad.length)} bad rows left out` : ''}.
+        </p>
+      )}
+      {stage.at === 'failed' && (
+        <p role="alert" className="form-failure">
+          {stage.message} {stage.imported.added} were brought in; bringing the file in again doubles
+          nothing.
+        </p>
+      )}
+      {stage.at !== 'done' && (
+        <Button
+          disabled={fresh.length === 0 || stage.at === 'sending'}
+          onClick={() => void bringIn()}
+        >
+          Bring in {fresh.length} {kind.noun}
+        </Button>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,234 @@
+import type { TeamFile } from '@bradyon/contract/files';
+import type { Imported } from '@bradyon/contract/timing';
+import {
+  PERSON_COLUMNS,
+  READING_COLUMNS,
+  readPeople,
+  readReadings,
+  writePeople,
+  writeReadings,
+  type DistanceUnit,
+  type PersonColumn,
+  type ReadingColumn,
+} from '@bradyon/core/files';
+import { byNumber, type Person } from '@bradyon/core/people';
+import type { ReadingDraft } from '@bradyon/core/timing';
+import { useQueryClient } from '@tanstack/react-query';
+import { Download } from 'lucide-react';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { useSearchParams } from 'react-router';
+import { request } from '../../api/index.ts';
+import { Choice, Failure, Loading, notify, seconds, useTitle } from '../../ui/index.ts';
+import { personLabel, usePeople } from '../people/index.ts';
+import { TeamTabs, useTeam } from '../teams/index.ts';
+import { dayOf, titleOf, useReadings } from '../timing/index.ts';
+import { download, idsFor, makeSheet } from './csv.ts';
+import { CsvImport, type CsvKind } from './CsvImport.tsx';
+import './FilesPage.scss';
+import { TeamFileImport } from './TeamFileImport.tsx';
+
+const WAYS = [
+  { value: 'people', text: 'Players' },
+  { value: 'times', text: 'Times' },
+  { value: 'team', text: 'A whole team' },
+] as const;
+
+/** What goes in and out: people and times as tables, a whole team as one file. */
+export function FilesPage() {
+  useTitle('Files');
+  const team = useTeam();
+  const people = usePeople(team.id);
+  const readings = useReadings(team.id);
+  const [search, setSearch] = useSearchParams();
+  const way = WAYS.find(({ value }) => value === search.get('in'))?.value ?? 'people';
+  const error = people.error ?? readings.error;
+  return (
+    <>
+      <div className="page-head">
+        <h1>Team</h1>
+        <TeamTabs />
+      </div>
+      {error ? (
+        <Failure
+          error={error}
+          retry={() => {
+            people.retry();
+            readings.retry();
+          }}
+        />
+      ) : people.isLoading || readings.isLoading ? (
+        <Loading what="the team" />
+      ) : (
+        <div className="files">
+          <section className="card-box files-part">
+            <h2>Take out</h2>
+            <TakeOut />
+          </section>
+          <section className="card-box files-part">
+            <h2>Bring in</h2>
+            <Choice
+              label="What to bring in"
+              options={WAYS}
+              value={way}
+              onChange={(value) => {
+                setSearch(value === 'people' ? {} : { in: value }, { replace: true });
+              }}
+            />
+            {way === 'people' && <PeopleIn />}
+            {way === 'times' && <TimesIn />}
+            {way === 'team' && <TeamFileImport />}
+          </section>
+        </div>
+      )}
+    </>
+  );
+}
+
+function TakeOut() {
+  const team = useTeam();
+  const { people, opponents } = usePeople(team.id);
+  const { all } = useReadings(team.id);
+  const [busy, setBusy] = useState(false);
+  const name = (what: string, ending: string): string => {
+    const plain = team.name.toLowerCase().replaceAll(/[^\p{L}\p{N}]+/gu, '-');
+    return `${plain}-${what}-${dayOf(Date.now())}.${ending}`;
+  };
+  const whole = async (): Promise<void> => {
+    setBusy(true);
+    try {
+      const file = await request<TeamFile>('GET', `/api/teams/${team.id}/export`);
+      download(name('team', 'json'), JSON.stringify(file, null, 1), 'application/json');
+    } catch (error) {
+      notify(error instanceof Error ? error.message : 'The file was not made. Try again.');
+    }
+    setBusy(false);
+  };
+  const sorted = people.toSorted(
+    (a, b) => (a.opponentId ?? '').localeCompare(b.opponentId ?? '') || byNumber(a, b),
+  );
+  return (
+    <>
+      <Button
+        variant="outline-primary"
+        disabled={people.length === 0}
+        onClick={() => {
+          download(name('players', 'csv'), makeSheet(writePeople(sorted, opponents)), 'text/csv');
+        }}
+      >
+        <Download size={18} aria-hidden="true" /> {people.length} players, ours and theirs (CSV)
+      </Button>
+      <Button
+        variant="outline-primary"
+        disabled={all.length === 0}
+        onClick={() => {
+          download(
+            name('times', 'csv'),
+            makeSheet(writeReadings(all, people, opponents)),
+            'text/csv',
+          );
+        }}
+      >
+        <Download size={18} aria-hidden="true" /> {all.length} times (CSV)
+      </Button>
+      <Button
+        variant="outline-primary"
+        disabled={busy || team.role !== 'owner'}
+        onClick={() => void whole()}
+      >
+        <Download size={18} aria-hidden="true" /> Everything (JSON)
+      </Button>
+      <p className="quiet">
+        {team.role === 'owner'
+          ? 'Everything is the whole team but its staff: it can be brought in again here or elsewhere.'
+          : 'Only the owner of the team can take everything out.'}{' '}
+        Times and names are personal: keep the files where they are safe.
+      </p>
+    </>
+  );
+}
+
+function PeopleIn() {
+  const team = useTeam();
+  const client = useQueryClient();
+  const { people, opponents } = usePeople(team.id);
+  const known = { people, opponents, ourName: team.name };
+  const makeId = idsFor(team.id);
+  const kind: CsvKind<PersonColumn, Person> = {
+    columns: PERSON_COLUMNS,
+    noun: 'players',
+    read: (lines, matching) => {
+      const { rows, newOpponents } = readPeople(lines, matching, known, makeId);
+      return {
+        rows,
+        before: newOpponents.length > 0 && (
+          <p>New opponents: {newOpponents.map(({ name }) => name).join(', ')}.</p>
+        ),
+      };
+    },
+    prepare: async (lines, matching) => {
+      for (const opponent of readPeople(lines, matching, known, makeId).newOpponents) {
+        await request('POST', `/api/teams/${team.id}/opponents`, opponent);
+      }
+    },
+    send: (values) =>
+      request<Imported>('POST', `/api/teams/${team.id}/people/import`, { people: values }),
+    words: (person) =>
+      `${personLabel(person)}, ${person.positions.join(' ') || 'no position'}, throws ${person.throws}, bats ${person.bats}`,
+    done: async () => {
+      await client.invalidateQueries({ queryKey: ['people', team.id] });
+      await client.invalidateQueries({ queryKey: ['opponents', team.id] });
+    },
+  };
+  return (
+    <>
+      <p className="quiet">
+        One row a player. Only the name is needed. The column Team names an opponent; empty is ours.
+      </p>
+      <CsvImport kind={kind} />
+    </>
+  );
+}
+
+const UNITS = [
+  { value: 'ft', text: 'Feet' },
+  { value: 'm', text: 'Metres' },
+] as const;
+
+function TimesIn() {
+  const team = useTeam();
+  const client = useQueryClient();
+  const { people, opponents } = usePeople(team.id);
+  const { all } = useReadings(team.id);
+  const [unit, setUnit] = useState<DistanceUnit>('ft');
+  const known = { people, opponents, ourName: team.name, readings: all };
+  const kind: CsvKind<ReadingColumn, ReadingDraft> = {
+    columns: READING_COLUMNS,
+    noun: 'times',
+    read: (lines, matching) => ({
+      rows: readReadings(lines, matching, known, unit, idsFor(team.id)),
+    }),
+    send: (values) =>
+      request<Imported>('POST', `/api/teams/${team.id}/readings/import`, { readings: values }),
+    words: (reading) =>
+      `${people.find(({ id }) => id === reading.personId)?.name ?? ''}: ${titleOf(reading)} ${seconds(reading.seconds)}`,
+    done: () => client.invalidateQueries({ queryKey: ['readings', team.id] }),
+    choices: (
+      <Choice
+        label="Leads and distances are in"
+        showLabel
+        options={UNITS}
+        value={unit}
+        onChange={setUnit}
+      />
+    ),
+  };
+  return (
+    <>
+      <p className="quiet">
+        One row a time, in seconds: what was timed, whose it is by number or name, and the day.
+      </p>
+      <CsvImport kind={kind} />
+    </>
+  );
+}

@@ -1,0 +1,172 @@
+import {
+  describeMisfit,
+  judgeLeave,
+  plainContext,
+  type ReadingDraft,
+  type StartTechnique,
+} from '@bradyon/core/timing';
+import { secondsBetween, type ReadingId } from '@bradyon/core/units';
+import { Undo2 } from 'lucide-react';
+import { useRef, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { newId, useSend } from '../../api/index.ts';
+import { usePlaying } from '../people/index.ts';
+import { useTeam } from '../teams/index.ts';
+import { NobodyToTime } from './BatteryWatch.tsx';
+import './LeaveWatch.scss';
+import { movedBy, queueNow, resolveQueue, setQueue, useQueue } from './queueStore.ts';
+import { RunnerQueue } from './RunnerQueue.tsx';
+import { StartField } from './RunnersWatch.tsx';
+import { Latest, Seen } from './Seen.tsx';
+import { useKeys } from './useKeys.ts';
+import { tick } from './WatchFace.tsx';
+import { leaveWords } from './words.ts';
+
+type Side = 'release' | 'leave';
+const OTHER: Record<Side, Side> = { release: 'leave', leave: 'release' };
+
+/** The first of the two taps, whichever it was. */
+interface Half {
+  side: Side;
+  atMs: number;
+}
+/** Two events further apart than this are not one pitch. */
+const ONE_PITCH_MS = 1500;
+
+/** Leave-time against release: two tap areas, because either may come first. */
+export function LeaveWatch() {
+  const team = useTeam();
+  const { lineup } = usePlaying(team.id);
+  const { runners } = lineup;
+  const queue = useQueue(team.id);
+  const { current } = resolveQueue(queue, runners);
+  const send = useSend();
+  const [start, setStart] = useState<StartTechnique | null>(null);
+  const [words, setWords] = useState('Tap both: the release, and when he leaves the bag');
+  const [last, setLast] = useState<{ seconds: number | null; id: ReadingId } | null>(null);
+  const [waiting, setWaiting] = useState<Side | null>(null);
+  const half = useRef<Half | null>(null);
+
+  const tap = (side: Side, atMs: number): void => {
+    tick();
+    const first = half.current;
+    if (!first || first.side === side || atMs - first.atMs > ONE_PITCH_MS) {
+      half.current = { side, atMs };
+      setWaiting(OTHER[side]);
+      setWords(side === 'release' ? 'Released. Tap when he leaves' : 'Left. Tap at the release');
+      return;
+    }
+    half.current = null;
+    setWaiting(null);
+    const { current: runner } = resolveQueue(queueNow(team.id), runners);
+    if (!runner) return;
+    const gap = secondsBetween(first.atMs, atMs);
+    const draft: ReadingDraft = {
+      ...plainContext('leave'),
+      id: newId<ReadingId>(),
+      personId: runner.id,
+      seconds: first.side === 'release' ? gap : -gap,
+      start,
+      method: 'thumb',
+      resolutionSeconds: null,
+      movedFrom: null,
+      takenAt: new Date(performance.timeOrigin + atMs).toISOString(),
+    };
+    const misfit = describeMisfit(draft);
+    if (misfit) {
+      setWords(`${draft.seconds.toFixed(2)} s is not kept. ${misfit.message}`);
+      return;
+    }
+    send({ teamId: team.id, write: 'reading', draft });
+    setLast({ seconds: draft.seconds, id: draft.id });
+    setWords(`${runner.name}. ${leaveWords(judgeLeave(draft.seconds), draft.seconds)}`);
+    if (queueNow(team.id).advances) setQueue(team.id, movedBy(queueNow(team.id), runners, 1));
+  };
+  const undo = (): void => {
+    if (half.current) {
+      half.current = null;
+      setWaiting(null);
+      setWords('Taken back. Tap both again');
+    } else if (last) {
+      send({ teamId: team.id, write: 'aside', readingId: last.id, reason: 'wrong tap' });
+      if (queueNow(team.id).advances) setQueue(team.id, movedBy(queueNow(team.id), runners, -1));
+      setLast(null);
+      setWords('Set aside. Tap both again');
+    }
+  };
+  useKeys({
+    f: (atMs) => {
+      tap('release', atMs);
+    },
+    j: (atMs) => {
+      tap('leave', atMs);
+    },
+    z: undo,
+  });
+
+  return (
+    <div className="time">
+      <div className="time-hand">
+        <RunnerQueue
+          runners={runners}
+          queue={queue}
+          onChange={(next) => {
+            setQueue(team.id, next);
+          }}
+        />
+        <div className="leave">
+          <p className="leave-words" role="status">
+            <strong className="figure">
+              {last?.seconds == null ? '–.––' : signed(last.seconds)}
+            </strong>
+            <span>{words}</span>
+          </p>
+          <div className="leave-faces">
+            {(['release', 'leave'] as const).map((side) => (
+              <button
+                key={side}
+                type="button"
+                className={waiting === side ? 'leave-face leave-face-due' : 'leave-face'}
+                onPointerDown={(event) => {
+                  // A second finger counts: both thumbs may be down at once.
+                  if (event.button === 0) tap(side, event.nativeEvent.timeStamp);
+                }}
+              >
+                {side === 'release' ? 'Release' : 'Left the bag'}
+                <kbd>{side === 'release' ? 'F' : 'J'}</kbd>
+              </button>
+            ))}
+          </div>
+        </div>
+        <div className="time-keys">
+          <StartField start={start} leads={false} onChange={setStart} />
+          <Button
+            variant="outline-primary"
+            disabled={waiting === null && last === null}
+            onClick={undo}
+          >
+            <Undo2 size={18} aria-hidden="true" /> Undo <kbd>Z</kbd>
+          </Button>
+        </div>
+      </div>
+      <div className="time-seen">
+        {current ? (
+          <>
+            <Seen person={current} role="runner" kinds={['leave']} />
+            <Latest people={runners} kinds={['leave']} />
+          </>
+        ) : (
+          <NobodyToTime who="your players" />
+        )}
+        <p className="quiet time-care">
+          Early is an out where nobody may leave before the release; the umpire decides. A thumb
+          tells early from late to about .05 s.
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function signed(seconds: number): string {
+  return `${seconds < 0 ? '−' : '+'}${Math.abs(seconds).toFixed(2)}`;
+}

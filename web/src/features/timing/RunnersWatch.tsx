@@ -1,0 +1,256 @@
+import {
+  plainContext,
+  type ReadingKind,
+  type StartTechnique,
+  type WatchPlanName,
+} from '@bradyon/core/timing';
+import { commonLeadFeet } from '@bradyon/core/sprint';
+import type { TargetBase } from '@bradyon/core/units';
+import { useId, useState } from 'react';
+import Form from 'react-bootstrap/Form';
+import { Choice } from '../../ui/index.ts';
+import { usePlaying } from '../people/index.ts';
+import { useTeam } from '../teams/index.ts';
+import { NobodyToTime, UndoButton } from './BatteryWatch.tsx';
+import { movedBy, queueNow, resolveQueue, setQueue, useQueue } from './queueStore.ts';
+import { RunnerQueue } from './RunnerQueue.tsx';
+import { Latest, Seen } from './Seen.tsx';
+import { useKeys } from './useKeys.ts';
+import { useWatch, type SplitOwner } from './useWatch.ts';
+import { WatchFace } from './WatchFace.tsx';
+import { capital, START_WORDS } from './words.ts';
+
+interface Run {
+  value: string;
+  text: string;
+  plan: WatchPlanName;
+  kind: ReadingKind;
+  base: TargetBase | null;
+}
+const RUNS: readonly Run[] = [
+  { value: 'second', text: 'Steal of second', plan: 'steal', kind: 'steal', base: 'second' },
+  { value: 'third', text: 'Steal of third', plan: 'steal', kind: 'steal', base: 'third' },
+  { value: 'first', text: 'Home to first', plan: 'homeToFirst', kind: 'homeToFirst', base: null },
+  {
+    value: 'twoBases',
+    text: 'First to third',
+    plan: 'firstToThird',
+    kind: 'firstToThird',
+    base: null,
+  },
+  {
+    value: 'score',
+    text: 'Second to home',
+    plan: 'secondToHome',
+    kind: 'secondToHome',
+    base: null,
+  },
+  { value: 'back', text: 'Dive back', plan: 'diveBack', kind: 'diveBack', base: null },
+  { value: 'dash', text: 'Dash', plan: 'dash', kind: 'dash', base: null },
+];
+const FIRST_RUN = RUNS[0] as Run;
+const RUNNER_KINDS = RUNS.map(({ kind }) => kind);
+const USUAL_DASH_FEET = 60;
+
+/** Our runners, one after the other, with the lead, the distance and the start that were stated. */
+export function RunnersWatch() {
+  const team = useTeam();
+  const { lineup } = usePlaying(team.id);
+  const { runners } = lineup;
+  const queue = useQueue(team.id);
+  const { current } = resolveQueue(queue, runners);
+  const [run, setRun] = useState<Run>(FIRST_RUN);
+  const [typed, setTyped] = useState<Record<string, string>>({});
+  const [start, setStart] = useState<StartTechnique | null>(null);
+  const canDive = team.ruleset.leadRule === 'open';
+  const runs = RUNS.filter(({ kind }) => kind !== 'diveBack' || canDive);
+  const startsTagged = run.kind === 'steal' || run.kind === 'dash';
+
+  const context = { ...plainContext(run.kind), base: run.base };
+  const usualLead = commonLeadFeet(context, team.ruleset);
+  const isDash = run.kind === 'dash';
+  const usualFeet = isDash ? USUAL_DASH_FEET : usualLead;
+  const typedFeet = typed[run.value] ?? (usualFeet === null ? '' : String(usualFeet));
+  const feet = typedFeet.trim() === '' ? null : Number(typedFeet.replace(',', '.'));
+  const limit = isDash ? 400 : 40;
+  const fits = feet === null ? !isDash : feet >= (isDash ? 1 : 0) && feet <= limit;
+
+  const ownerOf = (): SplitOwner | null => {
+    // The line as it is now: two runners may finish before the page is drawn again.
+    const { current: runner } = resolveQueue(queueNow(team.id), runners);
+    if (!runner || (usualFeet !== null && !fits)) return null;
+    return {
+      personId: runner.id,
+      base: run.base,
+      ...(usualLead !== null && { leadFeet: feet }),
+      ...(isDash && { fromFeet: 0, toFeet: feet }),
+      ...(startsTagged && { start }),
+    };
+  };
+  const move = (by: number): void => {
+    setQueue(team.id, movedBy(queueNow(team.id), runners, by));
+  };
+  const hand = useWatch(team.id, run.plan, ownerOf, {
+    onKept: () => {
+      if (queueNow(team.id).advances) move(1);
+    },
+    onUndo: () => {
+      if (queueNow(team.id).advances) move(-1);
+    },
+  });
+  const choose = (value: string): void => {
+    setRun(runs.find((each) => each.value === value) ?? FIRST_RUN);
+  };
+  useKeys({
+    Space: hand.tap,
+    z: hand.undo,
+    arrowright: () => {
+      move(1);
+    },
+    arrowleft: () => {
+      move(-1);
+    },
+    ...Object.fromEntries(
+      runs.map(({ value }, index) => [
+        String(index + 1),
+        () => {
+          choose(value);
+        },
+      ]),
+    ),
+  });
+
+  const from =
+    usualFeet !== null && fits && feet !== null
+      ? isDash
+        ? `, ${String(feet)} ft`
+        : ` from ${String(feet)} ft`
+      : '';
+  return (
+    <div className="time">
+      <div className="time-hand">
+        <RunnerQueue
+          runners={runners}
+          queue={queue}
+          onChange={(next) => {
+            setQueue(team.id, next);
+          }}
+        />
+        <WatchFace
+          hand={hand}
+          about={`${current?.name ?? 'Nobody in the line'}, ${run.text.toLowerCase()}${from}`}
+        />
+        <div className="time-keys time-runs">
+          <Choice
+            label="Run"
+            options={runs.map(({ value, text }, index) => ({
+              value,
+              text,
+              hotkey: String(index + 1),
+            }))}
+            value={run.value}
+            onChange={choose}
+          />
+          {usualFeet !== null && (
+            <FeetField
+              label={isDash ? 'Distance, ft' : 'Lead, ft'}
+              value={typedFeet}
+              problem={
+                fits
+                  ? null
+                  : `Enter ${isDash ? '1' : '0'} to ${String(limit)} ft; until then times are not kept.`
+              }
+              onChange={(value) => {
+                setTyped({ ...typed, [run.value]: value });
+              }}
+            />
+          )}
+          {startsTagged && <StartField start={start} leads={canDive} onChange={setStart} />}
+          <UndoButton hand={hand} />
+        </div>
+      </div>
+      <div className="time-seen">
+        {current ? (
+          <>
+            <Seen person={current} role="runner" kinds={[run.kind]} />
+            <Latest people={runners} kinds={RUNNER_KINDS} />
+          </>
+        ) : (
+          <NobodyToTime who="your players" />
+        )}
+        <p className="quiet time-care">
+          Warm up before the first sprint and rest between tries. Slide and dive only as trained;
+          head first only where the league allows it. Pain means stop: a trainer or doctor decides.
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function FeetField({
+  label,
+  value,
+  problem,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  problem: string | null;
+  onChange: (value: string) => void;
+}) {
+  const id = useId();
+  return (
+    <div className="person-select time-small">
+      <label htmlFor={id}>{label}</label>
+      <Form.Control
+        id={id}
+        inputMode="decimal"
+        value={value}
+        isInvalid={problem !== null}
+        aria-describedby={`${id}-words`}
+        onChange={({ target }) => {
+          onChange(target.value);
+        }}
+      />
+      {problem && (
+        <Form.Control.Feedback type="invalid" id={`${id}-words`}>
+          {problem}
+        </Form.Control.Feedback>
+      )}
+    </div>
+  );
+}
+
+/** How he starts, to set one way against the other later. */
+export function StartField({
+  start,
+  leads,
+  onChange,
+}: {
+  start: StartTechnique | null;
+  /** Where leads are open other starts are taught than at release. */
+  leads: boolean;
+  onChange: (start: StartTechnique | null) => void;
+}) {
+  const id = useId();
+  const taught = leads ? (['dropStep', 'crossover'] as const) : (['rocker', 'frontFoot'] as const);
+  return (
+    <div className="person-select time-small">
+      <label htmlFor={id}>Start</label>
+      <Form.Select
+        id={id}
+        value={start ?? ''}
+        onChange={({ target }) => {
+          onChange(target.value === '' ? null : (target.value as StartTechnique));
+        }}
+      >
+        <option value="">not noted</option>
+        {taught.map((each) => (
+          <option key={each} value={each}>
+            {capital(START_WORDS[each])}
+          </option>
+        ))}
+      </Form.Select>
+    </div>
+  );
+}

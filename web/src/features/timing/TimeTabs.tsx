@@ -1,0 +1,20 @@
+import { PageTabs } from '../../ui/index.ts';
+import { useTeam } from '../teams/index.ts';
+
+const PAGES = [
+  { to: 'timing', text: 'Watch' },
+  { to: 'timing/thumb', text: 'Your thumb' },
+  { to: 'timing/clip', text: 'Clip' },
+  { to: 'timing/gates', text: 'Gates' },
+];
+
+/** The ways to get a time: the watch, and what makes it better or stands in for it. */
+export function TimeTabs() {
+  const { id } = useTeam();
+  return (
+    <PageTabs
+      label="Ways to time"
+      pages={PAGES.map(({ to, text }) => ({ to: `/teams/${id}/${to}`, text }))}
+    />
+  );
+}

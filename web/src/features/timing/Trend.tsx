@@ -1,0 +1,96 @@
+import type { Population } from '@bradyon/core/sprint';
+import type { Reading } from '@bradyon/core/timing';
+import { useId, useState } from 'react';
+import Form from 'react-bootstrap/Form';
+import { Chart } from '../../ui/Chart.tsx';
+import { seconds, shortDate } from '../../ui/index.ts';
+import { titleOf, toneOf } from './words.ts';
+
+/** One kind of time by date: every reading that counts, and the mean of each day. */
+export function Trend({ populations }: { populations: readonly Population[] }) {
+  const id = useId();
+  const timed = populations.filter(({ newestAt }) => newestAt !== null);
+  const most = timed.toSorted((a, b) => b.readings.length - a.readings.length)[0];
+  const [key, setKey] = useState<string | null>(null);
+  const shown = timed.find((each) => each.key === key) ?? most;
+  if (!shown) return <p className="quiet">Nothing that counts is timed yet.</p>;
+  const counting = shown.readings.filter(({ asideReason }) => asideReason === null);
+  const days = daysOf(counting);
+  const [first, last] = [days[0], days.at(-1)];
+  return (
+    <>
+      <Form.Select
+        id={id}
+        aria-label="Which time"
+        value={shown.key}
+        onChange={({ target }) => {
+          setKey(target.value);
+        }}
+      >
+        {timed.map((each) => (
+          <option key={each.key} value={each.key}>
+            {titleOf(each.context)}
+          </option>
+        ))}
+      </Form.Select>
+      <Chart
+        height={210}
+        option={(colour) => ({
+          grid: { left: 44, right: 14, top: 14, bottom: 28 },
+          xAxis: {
+            type: 'time',
+            axisLabel: { color: colour('--ink-quiet'), formatter: '{d} {MMM}', hideOverlap: true },
+            axisLine: { lineStyle: { color: colour('--line') } },
+            splitLine: { show: false },
+          },
+          yAxis: {
+            type: 'value',
+            scale: true,
+            axisLabel: {
+              color: colour('--ink-quiet'),
+              formatter: (value: number) => value.toFixed(2),
+            },
+            splitLine: { lineStyle: { color: colour('--line') } },
+          },
+          series: [
+            {
+              type: 'line',
+              data: days.map(({ at, meanSeconds }) => [at, meanSeconds]),
+              symbol: 'none',
+              lineStyle: { color: colour('--ink-quiet'), width: 2 },
+            },
+            {
+              type: 'scatter',
+              data: counting.map(({ takenAt, seconds: value }) => [takenAt, value]),
+              symbolSize: 9,
+              itemStyle: {
+                color: colour(toneOf(shown.context.kind) === 'runner' ? '--pine' : '--clay'),
+                opacity: 0.75,
+              },
+            },
+          ],
+        })}
+        words={
+          first && last
+            ? `${titleOf(shown.context)}: ${seconds(first.meanSeconds)} on ${shortDate(first.at)}, ${seconds(last.meanSeconds)} on ${shortDate(last.at)}, over ${String(days.length)} ${days.length === 1 ? 'day' : 'days'}.`
+            : ''
+        }
+      />
+    </>
+  );
+}
+
+/** The mean of each day, in order; placed at that day's noon by the first reading of it. */
+function daysOf(readings: readonly Reading[]): { at: string; meanSeconds: number }[] {
+  const byDay = new Map<string, Reading[]>();
+  for (const reading of readings) {
+    const day = reading.takenAt.slice(0, 10);
+    byDay.set(day, [...(byDay.get(day) ?? []), reading]);
+  }
+  return [...byDay.values()]
+    .map((own) => ({
+      at: own[0]?.takenAt ?? '',
+      meanSeconds: own.reduce((sum, { seconds: value }) => sum + value, 0) / own.length,
+    }))
+    .sort((a, b) => (a.at < b.at ? -1 : 1));
+}

@@ -1,0 +1,66 @@
+import type { StaffThumb } from '@bradyon/contract/thumb';
+import type { Team } from '@bradyon/contract/teams';
+import type { Person } from '@bradyon/core/people';
+import { populationsOf, type Population } from '@bradyon/core/sprint';
+import { calibrationsOf, type Reading, type Thumbs } from '@bradyon/core/timing';
+import type { PersonId } from '@bradyon/core/units';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { request } from '../../api/index.ts';
+import { useReadings } from './useReadings.ts';
+
+export interface Times {
+  /** What somebody's times say together, population by population. */
+  of: (person: Person | null | undefined) => Population[];
+  /** His single times, the newest first. */
+  readingsOf: (personId: PersonId | undefined) => Reading[];
+  all: readonly Reading[];
+  /** What is known of the staff's thumbs. */
+  thumbs: Thumbs;
+  isLoading: boolean;
+  error: Error | null;
+  retry: () => void;
+}
+
+/** The thumbs of everybody on the staff; unknown ones while that is on its way. */
+function useThumbs(teamId: Team['id']): Thumbs {
+  const { data } = useQuery({
+    queryKey: ['thumbs', teamId],
+    queryFn: () => request<StaffThumb[]>('GET', `/api/teams/${teamId}/thumbs`),
+  });
+  return useMemo(
+    () => new Map((data ?? []).map(({ accountId, reps }) => [accountId, calibrationsOf(reps)])),
+    [data],
+  );
+}
+
+const NOBODY: Population[] = [];
+
+/**
+ * All estimates of a team. One person's are reckoned when they are first asked for, and again only
+ * when something of his, a thumb, or the rules change: a tap costs one person, not the roster.
+ */
+export function useTimes(team: Pick<Team, 'id' | 'level' | 'ruleset'>): Times {
+  const readings = useReadings(team.id);
+  const thumbs = useThumbs(team.id);
+  const { level, ruleset } = team;
+  const reckon = useMemo(() => {
+    const known = new WeakMap<Reading[], { person: Person; populations: Population[] }>();
+    return (person: Person, own: Reading[]): Population[] => {
+      const kept = known.get(own);
+      if (kept?.person === person) return kept.populations;
+      const populations = populationsOf(person, own, { level, ruleset }, thumbs);
+      known.set(own, { person, populations });
+      return populations;
+    };
+  }, [level, ruleset, thumbs]);
+  return {
+    of: (person) => (person ? reckon(person, readings.of(person.id)) : NOBODY),
+    readingsOf: readings.of,
+    all: readings.all,
+    thumbs,
+    isLoading: readings.isLoading,
+    error: readings.error,
+    retry: readings.retry,
+  };
+}

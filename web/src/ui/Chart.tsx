@@ -1,0 +1,45 @@
+import { LineChart, ScatterChart } from 'echarts/charts';
+import { GridComponent } from 'echarts/components';
+import { init, use, type EChartsCoreOption } from 'echarts/core';
+import { CanvasRenderer } from 'echarts/renderers';
+import { useEffect, useRef } from 'react';
+import { useTheme } from './theme.ts';
+import { useWidth } from './useWidth.ts';
+
+// Only what is used, and drawn on a canvas: the content security policy allows no styles in markup.
+use([LineChart, ScatterChart, GridComponent, CanvasRenderer]);
+
+/** A chart in our colours, with a twin in words. */
+export function Chart({
+  option,
+  words,
+  height,
+}: {
+  /** Made with the colours of the theme, asked for by the name of their token. */
+  option: (colour: (token: string) => string) => EChartsCoreOption;
+  words: string;
+  height: number;
+}) {
+  const [frame, width] = useWidth<HTMLDivElement>(320);
+  const canvas = useRef<HTMLDivElement>(null);
+  const { isNight } = useTheme();
+  useEffect(() => {
+    if (!canvas.current) return;
+    const styles = getComputedStyle(document.documentElement);
+    const chart = init(canvas.current, null, { width, height });
+    chart.setOption({
+      animation: false,
+      textStyle: { fontFamily: "'Archivo Variable', sans-serif" },
+      ...option((token) => styles.getPropertyValue(token).trim()),
+    });
+    return () => {
+      chart.dispose();
+    };
+  }, [option, width, height, isNight]);
+  return (
+    <div ref={frame}>
+      <div ref={canvas} aria-hidden="true" />
+      <p className="quiet">{words}</p>
+    </div>
+  );
+}
