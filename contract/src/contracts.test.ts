@@ -148,7 +148,13 @@ describe('the contracts', () => {
     opponents: [],
     people: [person],
     readings: [
-      { ...delivery, timedBy: uuid as AccountId, timedByName: 'Marit', asideReason: null },
+      {
+        ...delivery,
+        timedBy: uuid as AccountId,
+        timedByName: 'Marit',
+        asideReason: null,
+        vouched: false,
+      },
     ],
     gateRuns: [],
     together: [],

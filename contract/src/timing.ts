@@ -12,6 +12,7 @@ import {
 import { BASES, type AccountId, type PersonId, type ReadingId } from '@bradyon/core/units';
 import {
   contract,
+  flag,
   id,
   instant,
   listContract,
@@ -51,16 +52,19 @@ export const readingContract = contract<Reading>({
   timedBy: required(id<AccountId>()),
   timedByName: required(text('A name.', { max: 80 })),
   asideReason: required(nullable(oneOf(ASIDE_REASONS, 'A reason.'))),
+  vouched: required(flag('true or false')),
 });
 export const readingsContract = listContract(readingContract);
 
-/** Sets a reading aside for a reason, or with null brings it back. */
-export interface SetAside {
+/** Sets a reading aside for a reason, or with null lets it count; vouched for: it is right as it is. */
+export interface Judgement {
   reason: AsideReason | null;
+  vouched: boolean;
 }
 
-export const setAsideContract = contract<SetAside>({
+export const judgementContract = contract<Judgement>({
   reason: required(nullable(oneOf(ASIDE_REASONS, `Choose a reason: ${ASIDE_REASONS.join(', ')}.`))),
+  vouched: required(flag('Say whether you vouch for it.')),
 });
 
 /** Many rows at once, as a file brings them. */

@@ -25,6 +25,7 @@ export function aReading(parts: Partial<Reading> = {}): Reading {
     timedBy: 'coach' as AccountId,
     timedByName: 'Marit',
     asideReason: null,
+    vouched: false,
     ...parts,
   };
 }

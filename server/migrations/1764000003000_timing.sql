@@ -13,6 +13,7 @@ alter table readings
   add column resolution_seconds numeric(8, 6),
   add column moved_from uuid,
   add column timed_by_name text,
+  add column vouched boolean not null default false,
   add constraint readings__kind check (kind in (
     'hold', 'delivery', 'flight', 'pick', 'pop', 'leave', 'steal', 'diveBack', 'homeToFirst',
     'firstToThird', 'secondToHome', 'dash', 'outfieldThrow'
@@ -26,6 +27,8 @@ alter table readings
   ),
   add constraint readings__moved_from foreign key (team_id, moved_from)
     references readings (team_id, id) on delete set null (moved_from);
+
+grant update (vouched) on readings to bradyon_app;
 
 alter table teams
   add column pitcher_throw_limit smallint,

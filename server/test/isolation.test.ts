@@ -56,7 +56,7 @@ const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown) | null
   }),
   'GET /api/teams/:teamId/readings': null,
   'POST /api/teams/:teamId/readings': ({ pitcher }) => aDelivery(pitcher.id),
-  'PUT /api/teams/:teamId/readings/:id/aside': () => ({ reason: 'wrong tap' }),
+  'PUT /api/teams/:teamId/readings/:id/aside': () => ({ reason: 'wrong tap', vouched: false }),
 };
 const ACCOUNT_ROUTES = [
   'GET /api/accounts/me',

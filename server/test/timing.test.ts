@@ -33,10 +33,11 @@ describe('readings', () => {
   it('are set aside with a reason and brought back unchanged', async () => {
     const { coach, base, pitcher } = await aSeason(api);
     const { body } = await coach.call<Reading>('POST', `${base}/readings`, aDelivery(pitcher.id));
-    const aside = (reason: string | null) =>
-      coach.call<Reading>('PUT', `${base}/readings/${body.id}/aside`, { reason });
+    const aside = (reason: string | null, vouched = false) =>
+      coach.call<Reading>('PUT', `${base}/readings/${body.id}/aside`, { reason, vouched });
     expect((await aside('wrong tap')).body).toEqual({ ...body, asideReason: 'wrong tap' });
     expect((await aside(null)).body).toEqual(body);
+    expect((await aside(null, true)).body).toEqual({ ...body, vouched: true });
     expect((await aside('bored')).problem.errors[0]).toMatchObject({ path: 'reason' });
   });
 

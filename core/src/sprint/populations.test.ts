@@ -139,6 +139,8 @@ describe('populationsOf', () => {
     const [own] = populationsOf(person, readings, field, NOBODY);
     expect([...(own?.doubtful ?? [])]).toEqual(['4']);
     expect(own?.estimate?.count).toBe(5);
+    const vouched = readings.map((each) => ({ ...each, vouched: true }));
+    expect(populationsOf(person, vouched, field, NOBODY)[0]?.doubtful.size).toBe(0);
   });
 
   it('knows when the newest that counts was taken', () => {

@@ -61,7 +61,9 @@ export function populationsOf(
         leadFeet: commonLeadFeet(context, field.ruleset),
         readings: own,
         estimate: estimate(prior, times, usual),
-        doubtful: new Set(counting.filter((_, index) => flags[index]).map(({ id }) => id)),
+        doubtful: new Set(
+          counting.filter(({ vouched }, index) => flags[index] && !vouched).map(({ id }) => id),
+        ),
         newestAt: counting.reduce<string | null>(
           (newest, { takenAt }) => (newest === null || takenAt > newest ? takenAt : newest),
           null,

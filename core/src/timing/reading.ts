@@ -73,13 +73,15 @@ export interface ReadingDraft {
   takenAt: string;
 }
 
-/** A kept reading. It never changes; it can only be set aside and brought back. */
+/** A kept reading. It never changes; it can only be set aside, brought back and vouched for. */
 export interface Reading extends ReadingDraft {
   /** Who held the watch, or set up the gates. */
   timedBy: AccountId;
   timedByName: string;
   /** null: it counts. */
   asideReason: AsideReason | null;
+  /** The coach was asked about it, and it is right: it is no longer doubted. */
+  vouched: boolean;
 }
 
 /** What goes with a kind, and what cannot be that kind at all. */

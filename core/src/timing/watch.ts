@@ -24,12 +24,12 @@ export const WATCH_PLANS = {
   softballBattery: { marks: ['release', 'mitt', 'bag'], kinds: ['flight', 'pop'] },
   pop: { marks: ['mitt', 'bag'], kinds: ['pop'] },
   leave: { marks: ['release', 'left the bag'], kinds: ['leave'] },
-  steal: { marks: ['first move', 'touch'], kinds: ['steal'] },
+  steal: { marks: ['break', 'touch'], kinds: ['steal'] },
   diveBack: { marks: ['pitcher moves', 'hand on bag'], kinds: ['diveBack'] },
   homeToFirst: { marks: ['bat meets ball', 'touch'], kinds: ['homeToFirst'] },
   firstToThird: { marks: ['ball hit', 'touch'], kinds: ['firstToThird'] },
   secondToHome: { marks: ['ball hit', 'touch'], kinds: ['secondToHome'] },
-  dash: { marks: ['first move', 'line'], kinds: ['dash'] },
+  dash: { marks: ['start', 'line'], kinds: ['dash'] },
   outfieldThrow: { marks: ['fielded', 'base'], kinds: ['outfieldThrow'] },
 } as const satisfies Record<string, WatchPlan>;
 export type WatchPlanName = keyof typeof WATCH_PLANS;

@@ -16,7 +16,7 @@ import { RefusedError, request } from './request.ts';
 export type OutboxItem =
   | ({ teamId: TeamId } & (
       | { write: 'reading'; draft: ReadingDraft }
-      | { write: 'aside'; readingId: ReadingId; reason: AsideReason | null }
+      | { write: 'judge'; readingId: ReadingId; reason: AsideReason | null; vouched: boolean }
       | { write: 'togetherTime'; togetherId: TogetherId; draft: TogetherTimeDraft }
     ))
   | { write: 'thumbRep'; draft: ThumbRepDraft };
@@ -36,9 +36,10 @@ function send(item: OutboxItem): Promise<unknown> {
   switch (item.write) {
     case 'reading':
       return request('POST', `/api/teams/${item.teamId}/readings`, item.draft);
-    case 'aside':
+    case 'judge':
       return request('PUT', `/api/teams/${item.teamId}/readings/${item.readingId}/aside`, {
         reason: item.reason,
+        vouched: item.vouched,
       });
     case 'togetherTime':
       return request(
@@ -53,7 +54,7 @@ function send(item: OutboxItem): Promise<unknown> {
 
 /** Puts what the server answered where the screens look for it. */
 function remember(client: QueryClient, answer: unknown, item: OutboxItem): void {
-  if (item.write === 'reading' || item.write === 'aside') {
+  if (item.write === 'reading' || item.write === 'judge') {
     const reading = answer as Reading;
     client.setQueryData<Reading[]>(
       ['readings', item.teamId],

@@ -1,10 +1,10 @@
 import {
   importedContract,
+  judgementContract,
   readingContract,
   readingDraftContract,
   readingImportContract,
   readingsContract,
-  setAsideContract,
 } from '@bradyon/contract/timing';
 import type { ReadingId, TeamId } from '@bradyon/core/units';
 import { Router } from 'express';
@@ -48,9 +48,9 @@ export function timingRoutes({ pool, reply }: Deps): Router {
     const accountId = signedIn(req);
     const teamId = idOf<TeamId>(req, 'teamId');
     const readingId = idOf<ReadingId>(req, 'id');
-    const { reason } = bodyOf(req, setAsideContract);
+    const judgement = bodyOf(req, judgementContract);
     const reading = await inTeam(pool, accountId, teamId, async (tx) => {
-      await timing.updateAside(tx, readingId, reason);
+      await timing.updateJudgement(tx, readingId, judgement);
       return timing.selectReading(tx, readingId);
     });
     if (reading === null) throw notFound('There is no such reading.');

@@ -1,5 +1,5 @@
-import type { Imported } from '@bradyon/contract/timing';
-import type { AsideReason, Reading, ReadingDraft } from '@bradyon/core/timing';
+import type { Imported, Judgement } from '@bradyon/contract/timing';
+import type { Reading, ReadingDraft } from '@bradyon/core/timing';
 import type { ReadingId } from '@bradyon/core/units';
 import sql, { raw } from 'sql-template-tag';
 import { many, maybeOne, one, type Tx } from '../../db/query.ts';
@@ -10,7 +10,7 @@ const READING = raw(`
   r.method, r.resolution_seconds as "resolutionSeconds", r.moved_from as "movedFrom",
   r.taken_at as "takenAt", r.timed_by as "timedBy",
   coalesce(a.name, r.timed_by_name, 'A former coach') as "timedByName",
-  r.aside_reason as "asideReason"`);
+  r.aside_reason as "asideReason", r.vouched`);
 
 /** Every reading of the team in scope, the newest first, those set aside included. */
 export function selectReadings(tx: Tx): Promise<Reading[]> {
@@ -60,10 +60,10 @@ export async function restoreReadings(tx: Tx, readings: readonly Reading[]): Pro
     sql`insert into readings
           (id, person_id, kind, seconds, base, style, lead_feet, start, from_feet, to_feet,
            method, resolution_seconds, moved_from, taken_at, timed_by, timed_by_name,
-           aside_reason, aside_by, aside_at)
+           aside_reason, vouched, aside_by, aside_at)
         select d.id, d."personId", d.kind, d.seconds, d.base, d.style, d."leadFeet", d.start,
                d."fromFeet", d."toFeet", d.method, d."resolutionSeconds", d."movedFrom",
-               d."takenAt", d."timedBy", d."timedByName", d."asideReason",
+               d."takenAt", d."timedBy", d."timedByName", d."asideReason", d.vouched,
                case when d."asideReason" is not null then app_account() end,
                case when d."asideReason" is not null then now() end
         from ${readingRows(readings)}`,
@@ -90,19 +90,20 @@ function readingRows(readings: readonly ReadingDraft[]) {
       '"timedBy" uuid',
       '"timedByName" text',
       '"asideReason" text',
+      'vouched boolean',
     ].join(', '),
   );
   return sql`jsonb_to_recordset(${JSON.stringify(readings)}::jsonb) as d(${columns})`;
 }
 
-/** Sets a reading aside, or with null brings it back. */
-export async function updateAside(
+/** Sets a reading aside, or with null lets it count. */
+export async function updateJudgement(
   tx: Tx,
   id: ReadingId,
-  reason: AsideReason | null,
+  { reason, vouched }: Judgement,
 ): Promise<void> {
   await tx.query(
-    sql`update readings set aside_reason = ${reason},
+    sql`update readings set aside_reason = ${reason}, vouched = ${vouched},
                aside_by = case when ${reason}::text is null then null else app_account() end,
                aside_at = case when ${reason}::text is null then null else now() end
         where id = ${id}`,

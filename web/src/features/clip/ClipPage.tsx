@@ -46,8 +46,9 @@ export function ClipPage() {
   const [file, setFile] = useState<File | null>(null);
   return (
     <div className="time-page">
-      <div className="page-head">
+      <div className="page-head time-head">
         <h1>Clip</h1>
+        <TimeTabs />
         <label className="btn btn-primary clip-open">
           <Film size={18} aria-hidden="true" /> {file ? 'Open another' : 'Open a clip'}
           <input
@@ -60,7 +61,6 @@ export function ClipPage() {
           />
         </label>
       </div>
-      <TimeTabs />
       {file ? (
         <Marking key={`${file.name} ${String(file.lastModified)}`} file={file} />
       ) : (
@@ -162,7 +162,7 @@ function Marking({ file }: { file: File }) {
     const kept = drafts.map((each) => `${KIND_WORDS[each.kind].name} ${seconds(each.seconds)}`);
     notify(`Kept: ${kept.join(', ')}`, () => {
       for (const { id: readingId } of drafts) {
-        send({ teamId: team.id, write: 'aside', readingId, reason: 'wrong tap' });
+        send({ teamId: team.id, write: 'judge', readingId, reason: 'wrong tap', vouched: false });
       }
     });
   };

@@ -21,7 +21,7 @@ describe('a sheet', () => {
   });
 
   it('gives a spreadsheet no formula to run', () => {
-    expect(makeSheet([{ Name: '=1+1', Seconds: -0.12 }])).toBe("Name,Seconds\r\n'=1+1,-0.12");
+    expect(makeSheet([{ Name: '=1+1', Seconds: -0.12 }])).toBe('Name,Seconds\r\n"\'=1+1",-0.12');
   });
 
   it('makes ids that a second import makes again, of one team only', () => {

@@ -13,7 +13,9 @@ export interface Sheet {
 
 /** @returns null when there is no heading with at least one row under it */
 export function parseSheet(text: string): Sheet | null {
-  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: false });
+  // Blank lines would mislead the guess of the delimiter, and count for the line numbers.
+  const { delimiter } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', preview: 20 }).meta;
+  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: false, delimiter });
   const full = data
     .map((cells, index) => ({ cells, number: index + 1 }))
     .filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));

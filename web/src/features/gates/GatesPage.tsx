@@ -33,10 +33,10 @@ export function GatesPage() {
   const error = devices.error ?? runs.error;
   return (
     <div className="time-page">
-      <div className="page-head">
+      <div className="page-head time-head">
         <h1>Gates</h1>
+        <TimeTabs />
       </div>
-      <TimeTabs />
       {error && !devices.data ? (
         <Failure
           error={error}

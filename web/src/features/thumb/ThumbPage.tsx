@@ -17,8 +17,9 @@ export function ThumbPage() {
   const mode = search.get('mode') === 'together' ? 'together' : 'drill';
   return (
     <div className="time-page">
-      <div className="page-head">
+      <div className="page-head time-head">
         <h1>Your thumb</h1>
+        <TimeTabs />
         <Choice
           label="How"
           options={MODES}
@@ -28,7 +29,6 @@ export function ThumbPage() {
           }}
         />
       </div>
-      <TimeTabs />
       {mode === 'drill' ? <DrillView /> : <TogetherView />}
     </div>
   );

@@ -88,7 +88,13 @@ export function LeaveWatch() {
       setWaiting(null);
       setWords('Taken back. Tap both again');
     } else if (last) {
-      send({ teamId: team.id, write: 'aside', readingId: last.id, reason: 'wrong tap' });
+      send({
+        teamId: team.id,
+        write: 'judge',
+        readingId: last.id,
+        reason: 'wrong tap',
+        vouched: false,
+      });
       if (queueNow(team.id).advances) setQueue(team.id, movedBy(queueNow(team.id), runners, -1));
       setLast(null);
       setWords('Set aside. Tap both again');

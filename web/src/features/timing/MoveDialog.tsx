@@ -35,10 +35,22 @@ export function MoveDialog({
 
   const move = (): void => {
     if (!picked) return;
-    const { timedBy: _by, timedByName: _name, asideReason: _aside, ...parts } = reading;
+    const {
+      timedBy: _by,
+      timedByName: _name,
+      asideReason: _aside,
+      vouched: _vouched,
+      ...parts
+    } = reading;
     const draft = { ...parts, id: newId<ReadingId>(), personId: picked.id, movedFrom: reading.id };
     const aside = (readingId: ReadingId, isAside: boolean): void => {
-      send({ teamId, write: 'aside', readingId, reason: isAside ? 'wrong person' : null });
+      send({
+        teamId,
+        write: 'judge',
+        readingId,
+        reason: isAside ? 'wrong person' : null,
+        vouched: reading.vouched,
+      });
     };
     send({ teamId, write: 'reading', draft });
     aside(reading.id, true);

@@ -41,13 +41,13 @@ function ReadingRow({ reading, name }: { reading: Reading; name: string | undefi
   const { id, asideReason, leadFeet, start, method, timedByName, takenAt } = reading;
   const isAside = asideReason !== null;
   const what = titleOf(reading);
-  const move = (reason: AsideReason | null): void => {
-    send({ teamId, write: 'aside', readingId: id, reason });
+  const judge = (reason: AsideReason | null, vouched = reading.vouched): void => {
+    send({ teamId, write: 'judge', readingId: id, reason, vouched });
   };
   const setAside = (reason: AsideReason): void => {
-    move(reason);
+    judge(reason);
     notify(`${seconds(reading.seconds)} set aside: ${reason}`, () => {
-      move(null);
+      judge(null);
     });
   };
   return (
@@ -66,18 +66,32 @@ function ReadingRow({ reading, name }: { reading: Reading; name: string | undefi
         {isAside && <span className="reading-why">set aside: {asideReason}</span>}
         {isDoubtful && (
           <span className="reading-odd">
-            <TriangleAlert size={15} aria-hidden="true" /> Looks like a wrong tap: keep it or set it
-            aside
+            <TriangleAlert size={15} aria-hidden="true" /> Looks like a wrong tap
           </span>
         )}
       </span>
+      {isDoubtful && (
+        <button
+          type="button"
+          className="reading-button"
+          aria-label={`Keep ${what} ${seconds(reading.seconds)}`}
+          onClick={() => {
+            judge(null, true);
+            notify(`${seconds(reading.seconds)} is kept as it is`, () => {
+              judge(null, false);
+            });
+          }}
+        >
+          Keep
+        </button>
+      )}
       {isAside ? (
         <button
           type="button"
           className="reading-button"
           aria-label={`Bring back ${what} ${seconds(reading.seconds)}`}
           onClick={() => {
-            move(null);
+            judge(null);
           }}
         >
           <RotateCcw size={17} aria-hidden="true" /> Bring back

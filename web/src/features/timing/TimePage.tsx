@@ -62,6 +62,7 @@ export function TimePage() {
     <div className="time-page">
       <div className="page-head time-head">
         <h1>Time</h1>
+        <TimeTabs />
         <Choice
           label="Which watch"
           options={watches.map(({ value, text, hotkey }) => ({ value, text, hotkey }))}
@@ -69,7 +70,6 @@ export function TimePage() {
           onChange={take}
         />
       </div>
-      <TimeTabs />
       <inHand.Watch />
     </div>
   );

@@ -126,7 +126,7 @@ export function useWatch(
     undo: () => {
       const readingId = undo();
       if (!readingId) return;
-      send({ teamId, write: 'aside', readingId, reason: 'wrong tap' });
+      send({ teamId, write: 'judge', readingId, reason: 'wrong tap', vouched: false });
       onUndo?.();
     },
   };

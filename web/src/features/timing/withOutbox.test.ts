@@ -21,6 +21,7 @@ function added({
   timedBy: _by,
   timedByName: _name,
   asideReason: _aside,
+  vouched: _vouched,
   ...draft
 }: Reading): OutboxItem {
   return { teamId, write: 'reading', draft };
@@ -49,9 +50,10 @@ describe('withOutbox', () => {
   it('follows setting aside and bringing back in the order tapped', () => {
     const aside = (reason: Reading['asideReason']): OutboxItem => ({
       teamId,
-      write: 'aside',
+      write: 'judge',
       readingId: tapped.id,
       reason,
+      vouched: false,
     });
     const items = [added(tapped), aside('wrong tap')];
     expect(withOutbox([], items, account)[0]?.asideReason).toBe('wrong tap');

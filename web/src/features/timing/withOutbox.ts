@@ -35,10 +35,13 @@ export function withOutbox(
         ...item.draft,
         ...timerOfDraft(item.draft.movedFrom, byId, account),
         asideReason: byId.get(item.draft.id)?.asideReason ?? null,
+        vouched: byId.get(item.draft.id)?.vouched ?? false,
       });
-    } else if (item.write === 'aside') {
+    } else if (item.write === 'judge') {
       const reading = byId.get(item.readingId);
-      if (reading) byId.set(reading.id, { ...reading, asideReason: item.reason });
+      if (reading) {
+        byId.set(reading.id, { ...reading, asideReason: item.reason, vouched: item.vouched });
+      }
     }
   }
   return [...byId.values()].sort((a, b) =>

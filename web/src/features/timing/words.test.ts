@@ -29,7 +29,7 @@ function first(...readings: Reading[]) {
 
 describe('the words of a population', () => {
   it('say how sure, from where, and how many', () => {
-    expect(estimateWords(first(aReading({ seconds: 1.42 })))).toBe('give or take .06, 1 timed');
+    expect(estimateWords(first(aReading({ seconds: 1.42 })))).toBe('give or take .07, 1 timed');
     const steal = aReading({ kind: 'steal', base: 'second', seconds: 3.6, leadFeet: 12 });
     expect(estimateWords(first(steal))).toMatch(/^from 11.5\sft, give or take .\d\d, 1 timed$/);
   });
@@ -44,6 +44,8 @@ describe('the words of a population', () => {
     expect(lackWords(first(aReading()), now)).toMatch(/^\d+ more to know the mean within .03.$/);
     const old = first(aReading({ takenAt: '2031-03-20T10:00:00Z' }));
     expect(lackWords(old, now)).toBe('Last timed 43 days ago: time it anew.');
+    const slipped = [1.4, 1.38, 1.44, 1.41, 1.95].map((seconds) => aReading({ seconds }));
+    expect(lackWords(first(...slipped), now)).toContain('One looks like a wrong tap');
     const many = first(...Array.from({ length: 60 }, () => aReading()));
     expect(lackWords(many, now)).toBeNull();
   });

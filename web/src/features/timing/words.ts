@@ -119,10 +119,14 @@ export function estimateWords({ estimate, leadFeet }: Population): string {
 
 /** What the estimate still lacks; null: nothing. @param nowMs milliseconds since 1970 */
 export function lackWords(
-  { estimate, newestAt, context }: Population,
+  { estimate, newestAt, context, doubtful }: Population,
   nowMs: number,
 ): string | null {
   if (!estimate || estimate.count === 0 || newestAt === null) return null;
+  if (doubtful.size > 0) {
+    const which = doubtful.size === 1 ? 'One looks' : `${String(doubtful.size)} look`;
+    return `${which} like a wrong tap: keep it or set it aside before you trust this.`;
+  }
   const days = daysSince(newestAt, nowMs);
   if (days > OLD_AFTER_DAYS) return `Last timed ${String(days)} days ago: time it anew.`;
   // A hold is not a skill with a mean to be known: its rhythm is what counts.
