@@ -7,7 +7,9 @@ export default defineConfig({
     target: 'node20',
     outDir: 'dist',
     emptyOutDir: true,
-    rolldownOptions: { input: { main: 'src/main.ts', setup: 'src/setup.ts' } },
+    rolldownOptions: {
+      input: { main: 'src/main.ts', setup: 'src/setup.ts', gates: 'src/gates.ts' },
+    },
   },
   ssr: { noExternal: [/^@bradyon\//] },
 });

@@ -1,8 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { makeRandom, normalDraw, type Random } from '@bradyon/core/maths';
-import { PRESETS } from '@bradyon/core/rules';
+import { PRESETS, type Ruleset } from '@bradyon/core/rules';
+import { simulateGateRun } from '@bradyon/core/sprint';
 import { CLEAR_MARGIN_SECONDS } from '@bradyon/core/steals';
-import { roundToMillisecond, type OpponentId, type PersonId } from '@bradyon/core/units';
+import { LEVELS, plainContext, splitsOfBeams, type LevelName } from '@bradyon/core/timing';
+import {
+  roundToMillisecond,
+  type OpponentId,
+  type PersonId,
+  type ReadingId,
+} from '@bradyon/core/units';
 import type { Pool } from 'pg';
 import sql, { bulk } from 'sql-template-tag';
 import { inTransaction, one, type Tx } from '../db/query.ts';
@@ -90,6 +97,11 @@ async function insertWorld(tx: Tx, today: Date): Promise<void> {
         await insertPerson(tx, teamId, id, side.opponentId, person);
         const ours = side.opponentId === null;
         const readings = readingsOf(random, { ...person, id, ours }, team.level, ruleset, today);
+        if (ours && person.timed >= 8) {
+          readings.push(
+            ...(await insertGateRun(tx, random, teamId, id, team.level, ruleset, today)),
+          );
+        }
         await insertReadings(tx, teamId, readings, () => {
           return timers[Math.floor(random() * timers.length)] ?? coachId;
         });
@@ -114,6 +126,37 @@ async function insertThumb(tx: Tx, random: Random, accountId: string, today: Dat
     sql`insert into thumb_reps (account_id, id, late_seconds, frame_seconds, taken_at)
         values ${bulk(rows)}`,
   );
+}
+
+/** A run through the gates, two days ago, and the readings it gave. */
+async function insertGateRun(
+  tx: Tx,
+  random: Random,
+  teamId: string,
+  personId: PersonId,
+  level: LevelName,
+  ruleset: Ruleset,
+  today: Date,
+): Promise<DemoReading[]> {
+  const curve = { ...LEVELS[level], startSpeed: 0 };
+  const beams = simulateGateRun(random, curve, [0, 10, 30, ruleset.baseDistanceFeet - 2]);
+  const takenAt = new Date(today.getTime() - 50 * 60 * 60 * 1000 + random() * 3_600_000);
+  await tx.query(
+    sql`insert into gate_runs (team_id, id, device_name, person_id, taken_at, beams)
+        values (${teamId}, ${makeUuid(random)}, 'Gates on the outfield grass', ${personId},
+                ${takenAt}, ${JSON.stringify(beams)})`,
+  );
+  return splitsOfBeams(beams).splits.map((split) => ({
+    ...plainContext('dash'),
+    ...split,
+    id: makeUuid(random) as ReadingId,
+    personId,
+    method: 'gate',
+    resolutionSeconds: 0.001,
+    movedFrom: null,
+    takenAt: takenAt.toISOString(),
+    asideReason: null,
+  }));
 }
 
 async function insertPerson(
@@ -152,6 +195,7 @@ async function insertReadings(
       reading.fromFeet,
       reading.toFeet,
       reading.method,
+      reading.resolutionSeconds,
       reading.takenAt,
       timedBy,
       reading.asideReason,
@@ -161,7 +205,7 @@ async function insertReadings(
   });
   await tx.query(
     sql`insert into readings (team_id, id, person_id, kind, seconds, base, style, lead_feet, start,
-                              from_feet, to_feet, method, taken_at, timed_by, aside_reason, aside_at, aside_by)
+                              from_feet, to_feet, method, resolution_seconds, taken_at, timed_by, aside_reason, aside_at, aside_by)
         values ${bulk(rows)}`,
   );
 }

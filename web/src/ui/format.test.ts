@@ -5,6 +5,8 @@ describe('the words of figures', () => {
   it('give seconds two decimals and hold on to the unit', () => {
     expect(seconds(1.384)).toBe('1.38\u00a0s');
     expect(seconds(0)).toBe('0.00\u00a0s');
+    expect(seconds(-0.12)).toBe('\u22120.12\u00a0s');
+    expect(seconds(-0.001)).toBe('0.00\u00a0s');
   });
 
   it.each([

@@ -1,9 +1,10 @@
 /** A figure is never torn from its unit at the end of a line. */
 const SPACE = '\u00a0';
 
-/** Seconds as a coach reads them: two decimals and the unit. @example seconds(1.384) // '1.38 s' */
+/** Seconds as a coach reads them: two decimals and the unit. Below zero: a runner who left early. @example seconds(1.384) // '1.38 s' */
 export function seconds(value: number): string {
-  return `${value.toFixed(2)}${SPACE}s`;
+  const sign = value <= -0.005 ? '\u2212' : '';
+  return `${sign}${Math.abs(value).toFixed(2)}${SPACE}s`;
 }
 
 /** Feet to the half foot, without a sign. @example feet(-2.9) // '3 ft' */

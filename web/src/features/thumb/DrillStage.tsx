@@ -5,7 +5,7 @@ export function DrillStage({ scene }: { scene: Scene }) {
   const foot = { x: 18 + scene.stride * 30, y: -scene.leg * 46 };
   const knee = { x: 12 + scene.leg * 16 + scene.stride * 12, y: -26 - scene.leg * 22 };
   return (
-    <svg className="drill-picture" viewBox="0 0 800 320" aria-hidden="true">
+    <svg className="drill-picture" viewBox="0 -110 800 430" aria-hidden="true">
       <rect className="drill-ground" x="0" y="250" width="800" height="70" />
       <path className="drill-mound" d="M30 252 q80 -26 170 0 z" />
       <rect className="drill-bag" x={INFIELDER.x - 30} y="250" width="34" height="8" rx="2" />

@@ -60,7 +60,7 @@ export function TimePage() {
   if (isLoading || !inHand) return <Loading what="your people" />;
   return (
     <div className="time-page">
-      <div className="page-head time-head">
+      <div className="page-head time-head time-watch">
         <h1>Time</h1>
         <TimeTabs />
         <Choice

@@ -1,5 +1,6 @@
 import { PageTabs } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
+import './TimeTabs.scss';
 
 const PAGES = [
   { to: 'timing', text: 'Watch' },
