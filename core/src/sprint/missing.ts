@@ -12,11 +12,11 @@ import type { Population } from './populations.ts';
 /** What would make a person's numbers good. */
 export interface Missing {
   context: ReadingContext;
-  need: { none: true } | { more: number } | { daysOld: number };
+  need: { none: true } | { more: number } | { daysOld: number } | { doubtful: number };
 }
 
 /**
- * What is missing of the times a coach decides by: never timed, not enough, or too old.
+ * What is missing of the times a coach decides by: never timed, too old, in doubt, or not enough.
  * @param nowMs milliseconds since 1970
  * @returns what is wanted of his positions, in the order of the play; empty: all is well
  */
@@ -34,6 +34,7 @@ export function missingOf(
     }
     const daysOld = daysSince(own.newestAt, nowMs);
     if (daysOld > OLD_AFTER_DAYS) return [{ context, need: { daysOld } }];
+    if (own.doubtful.size > 0) return [{ context, need: { doubtful: own.doubtful.size } }];
     const { moreNeeded } = own.estimate;
     return moreNeeded > 0 ? [{ context, need: { more: moreNeeded } }] : [];
   });

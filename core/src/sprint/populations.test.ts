@@ -47,7 +47,8 @@ describe('typicalTime', () => {
     near(at(level, steal), second);
     near(at(level, plainContext('homeToFirst')), right);
     near(at(level, plainContext('homeToFirst'), 'left'), left);
-    near(at(level, dash(feet)), seconds);
+    // The table's dashes are hand-timed from the first movement.
+    near(at(level, dash(feet)) - 0.15, seconds);
   });
 
   it('differs between runners of a level as the agreed prior does', () => {

@@ -27,6 +27,8 @@ export interface Population {
   leadFeet: number | null;
   /** In the order given, those set aside included. */
   readings: Reading[];
+  /** What each is worth: from the common lead, its timer's bias taken out. Seconds. */
+  reckonedSeconds: number[];
   /** Null when nothing counts and the level has no prior. */
   estimate: Estimate | null;
   /** Readings that look like a wrong tap and still count: the coach is asked. */
@@ -60,6 +62,10 @@ export function populationsOf(
         context,
         leadFeet: commonLeadFeet(context, field.ruleset),
         readings: own,
+        reckonedSeconds: own.map((reading) => {
+          const { seconds, timer } = reckoned(reading, field, thumbs);
+          return seconds - timer.biasSeconds;
+        }),
         estimate: estimate(prior, times, usual),
         doubtful: new Set(
           counting.filter(({ vouched }, index) => flags[index] && !vouched).map(({ id }) => id),

@@ -20,8 +20,6 @@ const TURN_SPEED_SHARE = 0.97;
 const DASH_SPEED_SHARE = 1.04;
 const READ_THE_HIT_SECONDS = 0.3;
 const TURN_FEET = 6;
-/** A hand starts a dash late by this much, so hand-timed dashes read short. */
-const HAND_START_SECONDS = 0.15;
 /** The read and the turn to dive take at least this long after the reaction. */
 const LEAST_DIVE_SECONDS = 0.3;
 
@@ -104,8 +102,8 @@ export function secondsPerFoot(
 }
 
 /**
- * What a player of this level usually takes, as a typical stopwatch reads it: the prior of his own
- * estimate. Runs come from the level's speed curve, on these bases, from the usual lead.
+ * What a player of this level usually takes, as a typical stopwatch reads it (a dash: truly): the
+ * prior of his own estimate. Runs come from the level's speed curve, on these bases, from the usual lead.
  * @returns null where nothing is known for the level: an outfield throw, which depends on how deep
  */
 export function typicalTime(
@@ -243,8 +241,7 @@ function runSeconds(
     case 'dash': {
       const curve = { ...gait, topSpeed: gait.topSpeed * DASH_SPEED_SHARE, startSpeed: 0 };
       const [from, to] = [context.fromFeet ?? 0, context.toFeet ?? 0];
-      const seconds = timeToCover(to, curve) - timeToCover(from, curve);
-      return from > 0 ? seconds : Math.max(0.1, seconds - HAND_START_SECONDS);
+      return timeToCover(to, curve) - timeToCover(from, curve);
     }
     default: {
       const start = usualStart(ruleset, context.base === 'third' ? 'third' : 'second');

@@ -148,7 +148,13 @@ describe('timerOf', () => {
       sdSeconds: expect.closeTo(1 / 30 / Math.sqrt(6), 9) as number,
     });
     const flying = { ...delivery, kind: 'dash', method: 'gate', fromFeet: 10 } as const;
-    expect(timerOf(flying, new Map()).biasSeconds).toBeCloseTo(0.01, 9);
+    expect(timerOf(flying, new Map()).biasSeconds).toBe(0);
+  });
+
+  it('takes a dash as it truly is: a hand starts it late', () => {
+    const dash = { ...delivery, kind: 'dash', fromFeet: 0 } as const;
+    expect(timerOf(dash, new Map()).biasSeconds).toBe(-0.15);
+    expect(timerOf({ ...dash, method: 'gate' }, new Map()).biasSeconds).toBe(0);
   });
 });
 

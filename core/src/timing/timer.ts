@@ -56,25 +56,29 @@ export type Thumbs = ReadonlyMap<AccountId, Partial<Record<ReadingKind, Calibrat
 const INSTRUMENT_FLOOR_SECONDS = 0.005;
 
 /**
- * The timer behind one reading, on the scale of a typical stopwatch, on which all level constants
- * are: a typical thumb has bias 0 there, a calibrated one its own less the typical one, and a clip
- * or gate, which times the truth, less the typical one. Without this the bias would count twice.
+ * The bias that a kind's estimate keeps: that of a typical stopwatch, on which all constants of the
+ * race are, so that it is not taken out twice. A dash is in no race: it is estimated as it truly is.
+ */
+function biasOfScale(kind: ReadingKind, typical: ThumbPrior): number {
+  return kind === 'dash' ? 0 : typical.biasSeconds;
+}
+
+/**
+ * The timer behind one reading, its bias against the scale of its kind's estimate. An unknown thumb
+ * is a typical one; a clip or a gate times the truth.
  */
 export function timerOf(
   reading: Pick<Reading, 'kind' | 'fromFeet' | 'method' | 'resolutionSeconds' | 'timedBy'>,
   thumbs: Thumbs,
 ): Timer {
   const typical = thumbPriorFor(reading);
+  const scale = biasOfScale(reading.kind, typical);
   if (reading.method === 'clip' || reading.method === 'gate') {
     // Two events, each somewhere within its own step: variance step^2/12 twice.
     const steps = (reading.resolutionSeconds ?? 0) / Math.sqrt(6);
-    return {
-      biasSeconds: 0 - typical.biasSeconds,
-      sdSeconds: Math.max(steps, INSTRUMENT_FLOOR_SECONDS),
-    };
+    return { biasSeconds: 0 - scale, sdSeconds: Math.max(steps, INSTRUMENT_FLOOR_SECONDS) };
   }
   const own = reading.method === 'thumb' ? thumbs.get(reading.timedBy)?.[reading.kind] : undefined;
-  return own
-    ? { biasSeconds: own.biasSeconds - typical.biasSeconds, sdSeconds: own.sdSeconds }
-    : { biasSeconds: 0, sdSeconds: typical.sdSeconds };
+  const { biasSeconds, sdSeconds } = own ?? typical;
+  return { biasSeconds: biasSeconds - scale, sdSeconds };
 }

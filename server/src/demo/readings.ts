@@ -43,10 +43,10 @@ export function readingsOf(
       );
       made.push(reading(random, person.id, what, seconds, today, null, daysAgo));
     }
-    // Now and then the thumb slips. Mostly the coach has set that time aside; once he has not yet.
+    // Now and then the thumb slips. Mostly the coach has set that time aside.
     if (count > 6) {
       const slipped = roundToMillisecond(own * 1.32);
-      const aside = person.quick > 1.35 ? null : 'wrong tap';
+      const aside = person.slipped ? null : 'wrong tap';
       made.push(reading(random, person.id, what, slipped, today, aside, daysAgo));
     }
   };

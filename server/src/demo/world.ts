@@ -17,6 +17,8 @@ export interface DemoPerson {
   otherTimed: number;
   /** His times are of last month. */
   old?: true;
+  /** A wrong tap of his is not set aside yet. */
+  slipped?: true;
 }
 
 interface DemoTeam {
@@ -66,7 +68,7 @@ export const DEMO_TEAMS: DemoTeam[] = [
     preset: 'fullSizeSeven',
     level: 'hs',
     roster: [
-      person('2', 'Ines Okafor', 'RR', ['2B', 'SS'], 1.4, 8, 3),
+      { ...person('2', 'Ines Okafor', 'RR', ['2B', 'SS'], 1.4, 8, 3), slipped: true },
       person('4', 'Dara Whitlock', 'RL', ['CF'], 2.4, 11, 4),
       person('5', 'Joon Castellane', 'RR', ['SS'], 1.1, 7),
       person('7', 'Temba Moyo', 'RR', ['3B'], 0.6, 6),
@@ -123,7 +125,7 @@ export const DEMO_TEAMS: DemoTeam[] = [
     level: 'fpHs',
     roster: [
       person('1', 'Lupe Hartigan', 'RL', ['CF'], 2.3, 10, 3),
-      person('3', 'Mina Eklund', 'RR', ['SS'], 1.5, 8, 2),
+      { ...person('3', 'Mina Eklund', 'RR', ['SS'], 1.5, 8, 2), slipped: true },
       person('6', 'Talia Brightwater', 'RL', ['LF'], 1.2, 7),
       person('8', 'Yuki Sorrel', 'RR', ['2B'], 0.7, 6),
       person('9', 'Hana Villeroy', 'RR', ['3B'], 0.2, 5),

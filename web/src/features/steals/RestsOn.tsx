@@ -1,23 +1,25 @@
 import type { Leg } from '@bradyon/core/steals';
-import type { Reading } from '@bradyon/core/timing';
+import type { Population } from '@bradyon/core/sprint';
 import type { PersonId } from '@bradyon/core/units';
 import { Link } from 'react-router';
 import { giveOrTake, seconds, SpreadDots, timesCount } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
+import { dotsOf } from '../timing/index.ts';
 
 /** What one leg of the race rests on: this person's own times, or what is typical. */
 export function RestsOn({
   title,
   personId,
   leg,
-  readings,
+  population,
   tone,
 }: {
   title: string;
   personId: PersonId | null;
   /** undefined: this leg does not count under these rules. */
   leg: Leg | undefined;
-  readings: Reading[];
+  /** undefined: nothing of it is timed. */
+  population: Population | undefined;
   tone: 'ball' | 'runner';
 }) {
   const { id: teamId } = useTeam();
@@ -37,11 +39,7 @@ export function RestsOn({
               tone={tone}
               meanSeconds={leg.seconds}
               giveOrTakeSeconds={leg.giveOrTakeSeconds}
-              dots={readings.map(({ id, seconds: value, asideReason }) => ({
-                key: id,
-                seconds: value,
-                aside: asideReason !== null,
-              }))}
+              dots={population ? dotsOf(population) : []}
             />
           ) : (
             <Link

@@ -150,21 +150,21 @@ function Answer({ steal }: { steal: StealInView }) {
           title={`${lineup.pitcher ? personLabel(lineup.pitcher) : ''}, pitcher`}
           personId={lineup.pitcher?.id ?? null}
           leg={view.race.ball.find(({ name }) => name === 'delivery' || name === 'flight')}
-          readings={view.counted.pitcher}
+          population={view.counted.pitcher}
           tone="ball"
         />
         <RestsOn
           title={`${lineup.catcher ? personLabel(lineup.catcher) : ''}, catcher`}
           personId={lineup.catcher?.id ?? null}
           leg={view.race.ball.find(({ name }) => name === 'pop')}
-          readings={view.counted.catcher}
+          population={view.counted.catcher}
           tone="ball"
         />
         <RestsOn
           title={`${lineup.runner ? personLabel(lineup.runner) : ''}, runner`}
           personId={lineup.runner?.id ?? null}
           leg={view.race.runner.find(({ name }) => name === 'run')}
-          readings={view.counted.runner}
+          population={view.counted.runner}
           tone="runner"
         />
       </div>

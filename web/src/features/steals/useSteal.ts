@@ -1,6 +1,8 @@
 import { timesFromRelease } from '@bradyon/core/rules';
 import { callSteal, raceOf, stealTimes, type Race, type StealCall } from '@bradyon/core/steals';
-import type { Reading } from '@bradyon/core/timing';
+import type { Person } from '@bradyon/core/people';
+import type { Population } from '@bradyon/core/sprint';
+import { plainContext, populationKey, type ReadingContext } from '@bradyon/core/timing';
 import { notify, type Lane } from '../../ui/index.ts';
 import { usePeople, usePlaying } from '../people/index.ts';
 import { useSaveTeam, useTeam } from '../teams/index.ts';
@@ -13,8 +15,8 @@ interface StealView {
   call: StealCall;
   lanes: [Lane, Lane];
   words: StealWords;
-  /** The readings behind the three legs, those set aside included. */
-  counted: { pitcher: Reading[]; catcher: Reading[]; runner: Reading[] };
+  /** What is timed behind the three legs. */
+  counted: Record<'pitcher' | 'catcher' | 'runner', Population | undefined>;
 }
 
 export type StealInView = ReturnType<typeof useSteal>;
@@ -44,24 +46,20 @@ export function useSteal() {
     });
     const race = raceOf(used, team.level);
     const call = callSteal(race, team.neededMarginSeconds);
-    const pitchKind = timesFromRelease(team.ruleset) ? 'flight' : 'delivery';
+    const counted = (person: Person, context: ReadingContext): Population | undefined =>
+      times.of(person).find(({ key }) => key === populationKey(context));
+    const pitch: ReadingContext = timesFromRelease(team.ruleset)
+      ? plainContext('flight')
+      : { ...plainContext('delivery'), style };
     return {
       race,
       call,
       lanes: lanesOf(race),
       words: wordsOf({ race, call, base, style, names: { pitcher, catcher, runner }, team }),
       counted: {
-        pitcher: times
-          .readingsOf(pitcher.id)
-          .filter(
-            (each) => each.kind === pitchKind && (pitchKind === 'flight' || each.style === style),
-          ),
-        catcher: times
-          .readingsOf(catcher.id)
-          .filter((each) => each.kind === 'pop' && each.base === base),
-        runner: times
-          .readingsOf(runner.id)
-          .filter((each) => each.kind === 'steal' && each.base === base),
+        pitcher: counted(pitcher, pitch),
+        catcher: counted(catcher, { ...plainContext('pop'), base }),
+        runner: counted(runner, { ...plainContext('steal'), base }),
       },
     };
   })();

@@ -2,11 +2,11 @@ import type { Population } from '@bradyon/core/sprint';
 import { seconds, SpreadDots } from '../../ui/index.ts';
 import './GroupView.scss';
 import { useNow } from './useNow.ts';
-import { estimateWords, KIND_WORDS, lackWords, titleOf, toneOf } from './words.ts';
+import { dotsOf, estimateWords, KIND_WORDS, lackWords, titleOf, toneOf } from './words.ts';
 
 /** One population at a glance: the estimate, how sure, how many, what is lacking, and every dot. */
 export function GroupView({ population }: { population: Population }) {
-  const { estimate, readings, context } = population;
+  const { estimate, context } = population;
   const lack = lackWords(population, useNow());
   const shown = estimate !== null && estimate.count > 0 ? estimate : null;
   return (
@@ -24,11 +24,7 @@ export function GroupView({ population }: { population: Population }) {
         tone={toneOf(context.kind)}
         meanSeconds={shown?.meanSeconds ?? null}
         giveOrTakeSeconds={shown?.giveOrTakeSeconds ?? null}
-        dots={readings.map(({ id, seconds: value, asideReason }) => ({
-          key: id,
-          seconds: value,
-          aside: asideReason !== null,
-        }))}
+        dots={dotsOf(population)}
       />
       {lack && <p className="group-lack">{lack}</p>}
     </div>

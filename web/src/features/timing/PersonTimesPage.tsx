@@ -37,6 +37,9 @@ export function PersonTimesPage() {
   const populations = inOrder(times.of(person));
   const side = opponents.find(({ id }) => id === person.opponentId);
   const rosterSide = side ? `?side=${side.id}` : '';
+  const doubtful = populations.flatMap((each) =>
+    each.readings.filter(({ id }) => each.doubtful.has(id)),
+  );
   const missing = missingOf(person, populations, team.ruleset, now);
   const comparisons = populations.flatMap((population) => {
     const compared = compareStarts(person, population, team, times.thumbs);
@@ -77,6 +80,10 @@ export function PersonTimesPage() {
               <GroupView key={population.key} population={population} />
             ))}
             {person.positions.includes('P') && <RhythmLine person={person} />}
+            <p className="quiet person-note">
+              Each dot is what a time is worth: the thumb&rsquo;s own lateness evened out, steals
+              reckoned to one lead.
+            </p>
           </section>
           <div className="person-side">
             <section className="card-box">
@@ -96,6 +103,7 @@ export function PersonTimesPage() {
                   ))}
                 </ul>
               )}
+              {doubtful.length > 0 && <ReadingList readings={doubtful} />}
               {person.positions.includes('P') && person.opponentId === null && (
                 <ThrowCount person={person} thrower="pitcher" />
               )}

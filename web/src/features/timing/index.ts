@@ -5,4 +5,4 @@ export { TimeTabs } from './TimeTabs.tsx';
 export { useKeys } from './useKeys.ts';
 export { useReadings } from './useReadings.ts';
 export { useTimes, type Times } from './useTimes.ts';
-export { BASE_WORDS, KIND_WORDS, STYLE_WORDS, titleOf } from './words.ts';
+export { BASE_WORDS, dotsOf, KIND_WORDS, STYLE_WORDS, titleOf } from './words.ts';

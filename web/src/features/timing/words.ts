@@ -124,8 +124,7 @@ export function lackWords(
 ): string | null {
   if (!estimate || estimate.count === 0 || newestAt === null) return null;
   if (doubtful.size > 0) {
-    const which = doubtful.size === 1 ? 'One looks' : `${String(doubtful.size)} look`;
-    return `${which} like a wrong tap: keep it or set it aside before you trust this.`;
+    return `${doubtfulWords(doubtful.size)}: keep or set aside before you trust this.`;
   }
   const days = daysSince(newestAt, nowMs);
   if (days > OLD_AFTER_DAYS) return `Last timed ${String(days)} days ago: time it anew.`;
@@ -134,10 +133,17 @@ export function lackWords(
   return `${String(estimate.moreNeeded)} more to know the mean within .03.`;
 }
 
+function doubtfulWords(count: number): string {
+  return count === 1 ? 'One looks like a wrong tap' : `${String(count)} look like wrong taps`;
+}
+
 /** What is missing of somebody's numbers, in a coach's words. */
 export function missingWords({ context, need }: Missing): string {
   const what = titleOf(context);
   if ('none' in need) return `${what}: not timed yet`;
+  if ('doubtful' in need) {
+    return `${what}: ${doubtfulWords(need.doubtful).toLowerCase()}`;
+  }
   if ('daysOld' in need) return `${what}: last timed ${String(need.daysOld)} days ago`;
   return `${what}: ${String(need.more)} more to know it within .03`;
 }
@@ -177,4 +183,16 @@ export function leaveWords(verdict: LeaveVerdict, value: number): string {
 
 export function capital(text: string): string {
   return text.slice(0, 1).toUpperCase() + text.slice(1);
+}
+
+/** A population as dots: what each time is worth, those set aside hollow. */
+export function dotsOf({
+  readings,
+  reckonedSeconds,
+}: Pick<Population, 'readings' | 'reckonedSeconds'>) {
+  return readings.map(({ id, asideReason }, index) => ({
+    key: id,
+    seconds: reckonedSeconds[index] ?? 0,
+    aside: asideReason !== null,
+  }));
 }
