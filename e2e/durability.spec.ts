@@ -36,6 +36,11 @@ test('killing the server right after a tap was acknowledged loses nothing', asyn
       base: 'second',
       style: null,
       leadFeet: 11.5,
+      start: null,
+      fromFeet: null,
+      toFeet: null,
+      resolutionSeconds: null,
+      movedFrom: null,
       method: 'thumb',
       takenAt: '2031-05-01T17:30:00.000Z',
     };

@@ -15,6 +15,8 @@ export default defineConfig({
     baseURL: process.env['BRADYON_URL'] ?? '',
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
+    // A kept page would hide the network from the stories; the one about that allows it.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: findChromium() ?? '',
       // Chromium's own sandbox does not work for root, and nothing may call out.

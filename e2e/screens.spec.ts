@@ -15,7 +15,15 @@ async function expectAccessible(page: Page): Promise<void> {
 
 const SCREENS = [
   'timing',
-  'timing?watch=runner',
+  'timing?watch=innings',
+  'timing?watch=runners',
+  'timing?watch=outfield',
+  'timing/thumb',
+  'timing/thumb?mode=together',
+  'timing/clip',
+  'timing/gates',
+  'files',
+  'files?in=team',
   'steals',
   'people',
   'people?retired=1',

@@ -29,20 +29,20 @@ test('from the stopwatch to a call: three taps, a reload, and the sum on Steal',
   await expect(page.locator('.readings').getByText('Steal of second from 12 ft')).toBeVisible();
 
   await coach.go('Steal');
-  // 1.41 + 2.09 + .10 tag against .13 jump + 3.30.
+  // One time each, so what is typical of the level still pulls: 1.41 + 2.11 + .10 tag against
+  // .13 jump + 3.39, the steal reckoned to the usual lead.
   await expect(page.locator('.verdict')).toHaveText('Go');
-  await expect(page.getByText('Ball at second in 3.60 s, Dara Whitlock in 3.43 s.')).toBeVisible();
-  await expect(page.getByText('0.17 s, 4.5 ft to spare. He needs 0.06 s.')).toBeVisible();
-  await expect(page.getByText('Go if his delivery takes 1.30 s or more.')).toBeVisible();
+  await expect(page.getByText('Ball at second in 3.62 s, Dara Whitlock in 3.52 s.')).toBeVisible();
+  await expect(page.getByText('0.10 s, 2.5 ft to spare. He needs 0.06 s.')).toBeVisible();
+  await expect(page.getByText('Go if his delivery takes 1.37 s or more.')).toBeVisible();
+  for (let step = 0; step < 3; step += 1)
+    await page.getByRole('button', { name: 'Ask for more' }).click();
+  await expect(page.locator('.verdict')).toHaveText('Close');
 
   // Slide step was never timed: reckoned, and too quick for him.
   await page.getByText('Slide step').click();
-  await expect(page.locator('.verdict')).toHaveText('Close');
+  await expect(page.locator('.verdict')).toHaveText('Stay');
   await expect(page.getByText('reckoned from his leg lift (1 timed), less .17')).toBeVisible();
-  await page.getByRole('button', { name: 'Ask for less' }).click();
-  for (let step = 0; step < 3; step += 1)
-    await page.getByRole('button', { name: 'Ask for less' }).click();
-  await expect(page.locator('.verdict')).toHaveText('Go');
 });
 
 test('times come from the events, to the millisecond, also when the page is busy', async ({
@@ -130,8 +130,6 @@ test.describe('when the server is away', () => {
     await coach.tap(0, 1410, 3500);
     await expect(page.getByText('2 to save')).toBeVisible();
     await expect(page.locator('.reading')).toHaveCount(2);
-    // The device keeps what waits a moment after the tap.
-    await page.waitForTimeout(600);
     await page.reload();
     await expect(page.getByText('2 to save')).toBeVisible();
     await expect(page.locator('.reading')).toHaveCount(2);
@@ -164,12 +162,12 @@ test('softball: from release to mitt, no style, no lead, and the small diamond w
   await expect(page.getByText('Slide step')).toHaveCount(0);
   await coach.tap(0, 480, 2600);
   await expect(page.locator('.readings').getByText('Release to mitt')).toBeVisible();
-  await page.getByText('Runner', { exact: true }).click();
+  await coach.choose('Runners');
   await expect(page.getByLabel('Lead, ft')).toHaveCount(0);
   await coach.tap(0, 2700);
   await coach.go('Steal');
-  // .48 + 2.12 + .14 against .04 + 2.70.
-  await expect(page.getByText('Ball at second in 2.74 s, Dara Whitlock in 2.74 s.')).toBeVisible();
+  // One time each, pulled a little toward the level: .49 + 2.13 + .14 against .04 + 2.74.
+  await expect(page.getByText('Ball at second in 2.76 s, Dara Whitlock in 2.78 s.')).toBeVisible();
 
   await coach.go('Team');
   await page.getByRole('link', { name: 'Rules' }).click();

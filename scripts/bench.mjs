@@ -48,6 +48,11 @@ async function benchInserts(address, appUrl) {
     base: 'second',
     style: null,
     leadFeet: 11.5,
+    start: null,
+    fromFeet: null,
+    toFeet: null,
+    resolutionSeconds: null,
+    movedFrom: null,
     method: 'thumb',
     takenAt: new Date().toISOString(),
   });

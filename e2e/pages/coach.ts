@@ -98,6 +98,16 @@ export class Coach {
     }, atMs);
   }
 
+  /** The watch is on the screen, so keys reach it. */
+  async watchIsOut(): Promise<void> {
+    await this.page.locator('.watch-face').waitFor();
+  }
+
+  /** Picks one of a row of words. */
+  async choose(text: string): Promise<void> {
+    await this.page.locator('.choice-option', { hasText: text }).click();
+  }
+
   saved() {
     return this.page.getByText('All saved');
   }

@@ -1,13 +1,13 @@
 import { LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent } from 'echarts/components';
-import { init, use, type EChartsCoreOption } from 'echarts/core';
+import { init, use as register, type EChartsCoreOption } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 import { useTheme } from './theme.ts';
 import { useWidth } from './useWidth.ts';
 
 // Only what is used, and drawn on a canvas: the content security policy allows no styles in markup.
-use([LineChart, ScatterChart, GridComponent, CanvasRenderer]);
+register([LineChart, ScatterChart, GridComponent, CanvasRenderer]);
 
 /** A chart in our colours, with a twin in words. */
 export function Chart({

@@ -18,7 +18,7 @@ import {
   Pause,
   Play,
 } from 'lucide-react';
-import { useEffect, useId, useState } from 'react';
+import { useId, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { newId, useSend } from '../../api/index.ts';
@@ -31,6 +31,7 @@ import './ClipPage.scss';
 import { useVideo } from './useVideo.ts';
 
 const TENTH_SECONDS = 0.1;
+const NO_KEYS = {};
 const KIND_BASES: Partial<Record<ReadingKind, readonly Base[]>> = {
   delivery: ['second', 'third'],
   flight: ['second', 'third'],
@@ -40,29 +41,40 @@ const KIND_BASES: Partial<Record<ReadingKind, readonly Base[]>> = {
   outfieldThrow: ['second', 'third', 'home'],
 };
 
+interface Clip {
+  file: File;
+  /** Of this device: the clip is never sent. */
+  url: string;
+}
+
 /** Times from a clip: it is opened on this device, stepped through, marked, and never leaves it. */
 export function ClipPage() {
   useTitle('Clip');
-  const [file, setFile] = useState<File | null>(null);
+  const [clip, setClip] = useState<Clip | null>(null);
+  const open = (file: File | undefined): void => {
+    if (!file) return;
+    if (clip) URL.revokeObjectURL(clip.url);
+    setClip({ file, url: URL.createObjectURL(file) });
+  };
   return (
     <div className="time-page">
       <div className="page-head time-head">
         <h1>Clip</h1>
         <TimeTabs />
         <label className="btn btn-primary clip-open">
-          <Film size={18} aria-hidden="true" /> {file ? 'Open another' : 'Open a clip'}
+          <Film size={18} aria-hidden="true" /> {clip ? 'Open another' : 'Open a clip'}
           <input
             type="file"
             accept="video/*"
             className="visually-hidden"
             onChange={({ target }) => {
-              setFile(target.files?.[0] ?? null);
+              open(target.files?.[0]);
             }}
           />
         </label>
       </div>
-      {file ? (
-        <Marking key={`${file.name} ${String(file.lastModified)}`} file={file} />
+      {clip ? (
+        <Marking key={clip.url} clip={clip} />
       ) : (
         <div className="state-box">
           <p className="state-title">Open a clip of the pitch, the throw or the run.</p>
@@ -77,20 +89,12 @@ export function ClipPage() {
   );
 }
 
-function Marking({ file }: { file: File }) {
+function Marking({ clip: { file, url } }: { clip: Clip }) {
   const team = useTeam();
   const { playing, lineup, pick } = usePlaying(team.id);
   const { opponents } = usePeople(team.id);
   const send = useSend();
-  const video = useVideo();
-  const [url, setUrl] = useState<string | null>(null);
-  useEffect(() => {
-    const made = URL.createObjectURL(file);
-    setUrl(made);
-    return () => {
-      URL.revokeObjectURL(made);
-    };
-  }, [file]);
+  const [videoRef, video] = useVideo();
 
   const plans = (Object.keys(CLIP_PLANS) as ClipPlanName[]).filter(
     (name) =>
@@ -104,6 +108,7 @@ function Marking({ file }: { file: File }) {
   const [marks, setMarks] = useState<(number | null)[]>([]);
   const [trueRate, setTrueRate] = useState<string | null>(null);
   const [picked, setPicked] = useState<Base>(playing.base);
+  const isReady = video.playFps !== null;
   const playFps = video.playFps ?? 30;
   const typedRate = trueRate ?? String(playFps);
   const trueFps = Number(typedRate.replace(',', '.'));
@@ -145,8 +150,8 @@ function Marking({ file }: { file: File }) {
         method: 'clip',
         resolutionSeconds: Number((1 / trueFps).toFixed(6)),
         movedFrom: null,
-        // When the camera wrote the file; a browser that does not know says now.
-        takenAt: new Date(file.lastModified || Date.now()).toISOString(),
+        // When the camera wrote the file.
+        takenAt: new Date(file.lastModified).toISOString(),
       };
       const misfit = describeMisfit(draft);
       if (misfit) {
@@ -167,44 +172,48 @@ function Marking({ file }: { file: File }) {
     });
   };
 
-  useKeys({
-    Space: video.toggle,
-    arrowleft: () => {
-      video.step(-1);
-    },
-    arrowright: () => {
-      video.step(1);
-    },
-    arrowdown: () => {
-      video.seek(video.shown - (TENTH_SECONDS * rates.trueFps) / playFps);
-    },
-    arrowup: () => {
-      video.seek(video.shown + (TENTH_SECONDS * rates.trueFps) / playFps);
-    },
-    m: () => {
-      mark(due === -1 ? plan.marks.length - 1 : due, video.shown);
-    },
-  });
+  /** A tenth of true time, in whole frames. */
   const tenth = (by: number): void => {
-    video.seek(video.shown + (by * TENTH_SECONDS * rates.trueFps) / playFps);
+    video.step(by * Math.max(1, Math.round(TENTH_SECONDS * rates.trueFps)));
   };
+
+  useKeys(
+    !isReady
+      ? NO_KEYS
+      : {
+          Space: video.toggle,
+          arrowleft: () => {
+            video.step(-1);
+          },
+          arrowright: () => {
+            video.step(1);
+          },
+          arrowdown: () => {
+            tenth(-1);
+          },
+          arrowup: () => {
+            tenth(1);
+          },
+          m: () => {
+            mark(due === -1 ? plan.marks.length - 1 : due, video.shown);
+          },
+        },
+  );
 
   return (
     <div className="clip">
       <div className="clip-hand">
-        {url && (
-          <video
-            ref={video.ref}
-            className="clip-video"
-            src={url}
-            muted
-            playsInline
-            preload="auto"
-            aria-label="The clip"
-            onLoadedMetadata={video.onLoaded}
-            onError={video.onProblem}
-          />
-        )}
+        <video
+          ref={videoRef}
+          className="clip-video"
+          src={url}
+          muted
+          playsInline
+          preload="auto"
+          aria-label="The clip"
+          onLoadedMetadata={video.onLoaded}
+          onError={video.onProblem}
+        />
         {video.problem ? (
           <p className="form-failure" role="alert">
             {video.problem}
@@ -219,6 +228,7 @@ function Marking({ file }: { file: File }) {
             />
             <div className="clip-steps" role="group" aria-label="Step through the clip">
               <StepButton
+                disabled={!isReady}
                 label="Back a tenth"
                 onClick={() => {
                   tenth(-1);
@@ -227,6 +237,7 @@ function Marking({ file }: { file: File }) {
                 <ChevronFirst size={20} aria-hidden="true" /> .1
               </StepButton>
               <StepButton
+                disabled={!isReady}
                 label="Back a frame"
                 onClick={() => {
                   video.step(-1);
@@ -234,7 +245,11 @@ function Marking({ file }: { file: File }) {
               >
                 <ChevronLeft size={20} aria-hidden="true" /> frame
               </StepButton>
-              <StepButton label={video.playing ? 'Pause' : 'Play'} onClick={video.toggle}>
+              <StepButton
+                disabled={!isReady}
+                label={video.playing ? 'Pause' : 'Play'}
+                onClick={video.toggle}
+              >
                 {video.playing ? (
                   <Pause size={20} aria-hidden="true" />
                 ) : (
@@ -242,6 +257,7 @@ function Marking({ file }: { file: File }) {
                 )}
               </StepButton>
               <StepButton
+                disabled={!isReady}
                 label="On a frame"
                 onClick={() => {
                   video.step(1);
@@ -250,6 +266,7 @@ function Marking({ file }: { file: File }) {
                 frame <ChevronRight size={20} aria-hidden="true" />
               </StepButton>
               <StepButton
+                disabled={!isReady}
                 label="On a tenth"
                 onClick={() => {
                   tenth(1);
@@ -258,7 +275,7 @@ function Marking({ file }: { file: File }) {
                 .1 <ChevronLast size={20} aria-hidden="true" />
               </StepButton>
               <output className="figure clip-place" aria-label="Frame shown">
-                frame {Math.round(video.shown * playFps)}
+                {isReady ? `frame ${String(Math.round(video.shown * playFps))}` : 'looking at it'}
               </output>
             </div>
           </>
@@ -439,15 +456,23 @@ function Marking({ file }: { file: File }) {
 
 function StepButton({
   label,
+  disabled,
   onClick,
   children,
 }: {
   label: string;
+  disabled: boolean;
   onClick: () => void;
   children: React.ReactNode;
 }) {
   return (
-    <Button variant="outline-primary" aria-label={label} title={label} onClick={onClick}>
+    <Button
+      variant="outline-primary"
+      aria-label={label}
+      title={label}
+      disabled={disabled}
+      onClick={onClick}
+    >
       {children}
     </Button>
   );

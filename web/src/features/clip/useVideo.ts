@@ -6,7 +6,6 @@ const WATCH_MS = 1500;
 const UNTOLD_FPS = 30;
 
 export interface VideoInHand {
-  ref: RefObject<HTMLVideoElement | null>;
   /** The place of the frame that is shown, seconds of the clip. */
   shown: number;
   duration: number;
@@ -23,7 +22,7 @@ export interface VideoInHand {
 }
 
 /** A clip on this device: which frame shows, and how to get to another. */
-export function useVideo(): VideoInHand {
+export function useVideo(): [RefObject<HTMLVideoElement | null>, VideoInHand] {
   const ref = useRef<HTMLVideoElement>(null);
   const [shown, setShown] = useState(0);
   const [duration, setDuration] = useState(0);
@@ -64,8 +63,7 @@ export function useVideo(): VideoInHand {
     video.currentTime = wanted.current;
   };
 
-  return {
-    ref,
+  const video: VideoInHand = {
     shown,
     duration,
     playFps,
@@ -111,6 +109,7 @@ export function useVideo(): VideoInHand {
       );
     },
   };
+  return [ref, video];
 }
 
 /** Plays the beginning without sound to see how far apart its frames are. */

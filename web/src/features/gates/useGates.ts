@@ -8,7 +8,7 @@ import { newId, request } from '../../api/index.ts';
 
 const POLL_MS = 4000;
 /** At the base, early in the start, at speed, and at the touch. */
-export const BEAMS_FEET = [0, 10, 30] as const;
+const BEAMS_FEET = [0, 10, 30] as const;
 
 /** The devices of a team and what they saw. */
 export function useGates(teamId: TeamId) {

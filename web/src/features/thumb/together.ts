@@ -3,7 +3,7 @@ import { spreadsTogether, type TogetherSpread } from '@bradyon/core/timing';
 import type { AccountId } from '@bradyon/core/units';
 
 /** One of those who timed together. */
-export interface TogetherPerson {
+interface TogetherPerson {
   accountId: AccountId;
   name: string;
   /** How many events he has tapped. */

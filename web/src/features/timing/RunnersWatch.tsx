@@ -27,8 +27,15 @@ interface Run {
   kind: ReadingKind;
   base: TargetBase | null;
 }
+const FIRST_RUN: Run = {
+  value: 'second',
+  text: 'Steal of second',
+  plan: 'steal',
+  kind: 'steal',
+  base: 'second',
+};
 const RUNS: readonly Run[] = [
-  { value: 'second', text: 'Steal of second', plan: 'steal', kind: 'steal', base: 'second' },
+  FIRST_RUN,
   { value: 'third', text: 'Steal of third', plan: 'steal', kind: 'steal', base: 'third' },
   { value: 'first', text: 'Home to first', plan: 'homeToFirst', kind: 'homeToFirst', base: null },
   {
@@ -48,7 +55,6 @@ const RUNS: readonly Run[] = [
   { value: 'back', text: 'Dive back', plan: 'diveBack', kind: 'diveBack', base: null },
   { value: 'dash', text: 'Dash', plan: 'dash', kind: 'dash', base: null },
 ];
-const FIRST_RUN = RUNS[0] as Run;
 const RUNNER_KINDS = RUNS.map(({ kind }) => kind);
 const USUAL_DASH_FEET = 60;
 

@@ -1,8 +1,7 @@
 export { dayOf } from './day.ts';
-export { KeyTime } from './KeyTime.tsx';
 export { tick } from './WatchFace.tsx';
 export { TimeTabs } from './TimeTabs.tsx';
 export { useKeys } from './useKeys.ts';
 export { useReadings } from './useReadings.ts';
-export { useTimes, type Times } from './useTimes.ts';
+export { useTimes } from './useTimes.ts';
 export { BASE_WORDS, dotsOf, KIND_WORDS, STYLE_WORDS, titleOf } from './words.ts';

@@ -1,7 +1,7 @@
 import type { StaffThumb } from '@bradyon/contract/thumb';
 import type { Team } from '@bradyon/contract/teams';
 import type { Person } from '@bradyon/core/people';
-import { populationsOf, type Population } from '@bradyon/core/sprint';
+import { populationsOf, type Field, type Population } from '@bradyon/core/sprint';
 import { calibrationsOf, type Reading, type Thumbs } from '@bradyon/core/timing';
 import type { PersonId } from '@bradyon/core/units';
 import { useQuery } from '@tanstack/react-query';
@@ -9,7 +9,7 @@ import { useMemo } from 'react';
 import { request } from '../../api/index.ts';
 import { useReadings } from './useReadings.ts';
 
-export interface Times {
+interface Times {
   /** What somebody's times say together, population by population. */
   of: (person: Person | null | undefined) => Population[];
   /** His single times, the newest first. */
@@ -36,6 +36,18 @@ function useThumbs(teamId: Team['id']): Thumbs {
 
 const NOBODY: Population[] = [];
 
+/** Reckons somebody's populations, once for each list of his readings. */
+function makeReckoner(field: Field, thumbs: Thumbs) {
+  const known = new WeakMap<Reading[], { person: Person; populations: Population[] }>();
+  return (person: Person, own: Reading[]): Population[] => {
+    const kept = known.get(own);
+    if (kept?.person === person) return kept.populations;
+    const populations = populationsOf(person, own, field, thumbs);
+    known.set(own, { person, populations });
+    return populations;
+  };
+}
+
 /**
  * All estimates of a team. One person's are reckoned when they are first asked for, and again only
  * when something of his, a thumb, or the rules change: a tap costs one person, not the roster.
@@ -44,16 +56,7 @@ export function useTimes(team: Pick<Team, 'id' | 'level' | 'ruleset'>): Times {
   const readings = useReadings(team.id);
   const thumbs = useThumbs(team.id);
   const { level, ruleset } = team;
-  const reckon = useMemo(() => {
-    const known = new WeakMap<Reading[], { person: Person; populations: Population[] }>();
-    return (person: Person, own: Reading[]): Population[] => {
-      const kept = known.get(own);
-      if (kept?.person === person) return kept.populations;
-      const populations = populationsOf(person, own, { level, ruleset }, thumbs);
-      known.set(own, { person, populations });
-      return populations;
-    };
-  }, [level, ruleset, thumbs]);
+  const reckon = useMemo(() => makeReckoner({ level, ruleset }, thumbs), [level, ruleset, thumbs]);
   return {
     of: (person) => (person ? reckon(person, readings.of(person.id)) : NOBODY),
     readingsOf: readings.of,

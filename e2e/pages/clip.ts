@@ -1,0 +1,74 @@
+import { createRequire } from 'node:module';
+import path from 'node:path';
+import type { Browser } from '@playwright/test';
+
+const mediabunny = path.join(
+  path.dirname(createRequire(import.meta.url).resolve('mediabunny')),
+  'mediabunny.min.cjs',
+);
+
+/** As much of the package as making a clip needs; it runs inside a page. */
+interface Muxing {
+  Output: new (options: object) => {
+    target: { buffer: ArrayBuffer };
+    addVideoTrack: (source: object, options: object) => void;
+    start: () => Promise<void>;
+    finalize: () => Promise<void>;
+  };
+  WebMOutputFormat: new () => object;
+  BufferTarget: new () => object;
+  CanvasSource: new (
+    canvas: HTMLCanvasElement,
+    options: object,
+  ) => { add: (at: number, duration: number) => Promise<void> };
+}
+
+/**
+ * A small clip with known frames, made in the browser itself: a light that comes on at each of the
+ * given frames, and the number of the frame.
+ * @param origin an address of ours: pages of it may use the encoder
+ */
+export async function makeClip(
+  browser: Browser,
+  origin: string,
+  { fps, frames, lights }: { fps: number; frames: number; lights: number[] },
+): Promise<Buffer> {
+  const context = await browser.newContext({ bypassCSP: true });
+  const page = await context.newPage();
+  await page.goto(`${origin}/sign-in`);
+  await page.addScriptTag({ path: mediabunny });
+  const bytes = await page.evaluate(
+    async ({ fps: rate, frames: count, lights: on }) => {
+      const { Output, WebMOutputFormat, BufferTarget, CanvasSource } = (
+        globalThis as unknown as { Mediabunny: Muxing }
+      ).Mediabunny;
+      const canvas = document.createElement('canvas');
+      canvas.width = 320;
+      canvas.height = 180;
+      const pen = canvas.getContext('2d');
+      if (!pen) throw new Error('no canvas');
+      const output = new Output({ format: new WebMOutputFormat(), target: new BufferTarget() });
+      const source = new CanvasSource(canvas, { codec: 'vp8', bitrate: 400_000 });
+      output.addVideoTrack(source, { frameRate: rate });
+      await output.start();
+      for (let frame = 0; frame < count; frame += 1) {
+        pen.fillStyle = '#203028';
+        pen.fillRect(0, 0, 320, 180);
+        pen.fillStyle = '#fff';
+        pen.font = '40px sans-serif';
+        pen.fillText(String(frame), 20, 60);
+        on.forEach((at, light) => {
+          if (frame < at) return;
+          pen.fillStyle = '#e06020';
+          pen.fillRect(20 + light * 100, 100, 80, 60);
+        });
+        await source.add(frame / rate, 1 / rate);
+      }
+      await output.finalize();
+      return [...new Uint8Array(output.target.buffer)];
+    },
+    { fps, frames, lights },
+  );
+  await context.close();
+  return Buffer.from(bytes);
+}
