@@ -3,7 +3,8 @@ import { frameAt, playRate } from './clip.ts';
 
 const WATCHED_FRAMES = 24;
 const WATCH_MS = 1500;
-const UNTOLD_FPS = 30;
+/** Until a clip is seen to play at another rate. */
+export const UNTOLD_FPS = 30;
 
 export interface VideoInHand {
   /** The place of the frame that is shown, seconds of the clip. */

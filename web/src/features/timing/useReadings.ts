@@ -1,9 +1,10 @@
+import type { Account } from '@bradyon/contract/accounts';
 import type { Reading } from '@bradyon/core/timing';
 import type { PersonId, TeamId } from '@bradyon/core/units';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
-import { request, useOutbox } from '../../api/index.ts';
+import { request, useOutbox, type OutboxItem } from '../../api/index.ts';
 import { useAccount } from '../accounts/index.ts';
+import { keepLast } from './keepLast.ts';
 import { withOutbox } from './withOutbox.ts';
 
 interface Readings {
@@ -18,10 +19,14 @@ interface Readings {
 
 const NONE: Reading[] = [];
 
+const allOf = keepLast(
+  (kept: readonly Reading[], outbox: readonly OutboxItem[], account: Account | null) =>
+    withOutbox(kept, outbox, account),
+);
+
 /** Per team, the lists made last: whose did not change is given again. */
 const lastLists = new Map<TeamId, Map<PersonId, Reading[]>>();
-
-function listsOf(teamId: TeamId, readings: readonly Reading[]): Map<PersonId, Reading[]> {
+const listsOf = keepLast((teamId: TeamId, readings: readonly Reading[]) => {
   const lists = new Map<PersonId, Reading[]>();
   for (const reading of readings) {
     const own = lists.get(reading.personId);
@@ -36,7 +41,7 @@ function listsOf(teamId: TeamId, readings: readonly Reading[]): Map<PersonId, Re
   }
   lastLists.set(teamId, lists);
   return lists;
-}
+});
 
 /** All times of a team as the coach has tapped them: what the server has and what still waits to be saved. */
 export function useReadings(teamId: TeamId): Readings {
@@ -46,11 +51,9 @@ export function useReadings(teamId: TeamId): Readings {
     queryKey: ['readings', teamId],
     queryFn: () => request<Reading[]>('GET', `/api/teams/${teamId}/readings`),
   });
-  const all = useMemo(() => {
-    const mine = outbox.filter((item) => 'teamId' in item && item.teamId === teamId);
-    return withOutbox(data ?? NONE, mine, account);
-  }, [data, outbox, account, teamId]);
-  const byPerson = useMemo(() => listsOf(teamId, all), [teamId, all]);
+  const mine = outbox.filter((item) => 'teamId' in item && item.teamId === teamId);
+  const all = allOf(teamId, data ?? NONE, mine, account);
+  const byPerson = listsOf(teamId, teamId, all);
   return {
     all,
     of: (personId) => (personId && byPerson.get(personId)) ?? NONE,

@@ -1,12 +1,13 @@
 import type { StaffThumb } from '@bradyon/contract/thumb';
 import type { Team } from '@bradyon/contract/teams';
 import type { Person } from '@bradyon/core/people';
-import { populationsOf, type Field, type Population } from '@bradyon/core/sprint';
-import { calibrationsOf, type Reading, type Thumbs } from '@bradyon/core/timing';
+import type { Ruleset } from '@bradyon/core/rules';
+import { populationsOf, type Population } from '@bradyon/core/sprint';
+import { calibrationsOf, type LevelName, type Reading, type Thumbs } from '@bradyon/core/timing';
 import type { PersonId } from '@bradyon/core/units';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
 import { request } from '../../api/index.ts';
+import { keepLast } from './keepLast.ts';
 import { useReadings } from './useReadings.ts';
 
 interface Times {
@@ -22,31 +23,34 @@ interface Times {
   retry: () => void;
 }
 
+const thumbsOf = keepLast(
+  (staff: readonly StaffThumb[]): Thumbs =>
+    new Map(staff.map(({ accountId, reps }) => [accountId, calibrationsOf(reps)])),
+);
+const UNKNOWN: StaffThumb[] = [];
+
 /** The thumbs of everybody on the staff; unknown ones while that is on its way. */
 function useThumbs(teamId: Team['id']): Thumbs {
   const { data } = useQuery({
     queryKey: ['thumbs', teamId],
     queryFn: () => request<StaffThumb[]>('GET', `/api/teams/${teamId}/thumbs`),
   });
-  return useMemo(
-    () => new Map((data ?? []).map(({ accountId, reps }) => [accountId, calibrationsOf(reps)])),
-    [data],
-  );
+  return thumbsOf(teamId, data ?? UNKNOWN);
 }
 
 const NOBODY: Population[] = [];
 
 /** Reckons somebody's populations, once for each list of his readings. */
-function makeReckoner(field: Field, thumbs: Thumbs) {
+const reckonerOf = keepLast((level: LevelName, ruleset: Ruleset, thumbs: Thumbs) => {
   const known = new WeakMap<Reading[], { person: Person; populations: Population[] }>();
   return (person: Person, own: Reading[]): Population[] => {
     const kept = known.get(own);
     if (kept?.person === person) return kept.populations;
-    const populations = populationsOf(person, own, field, thumbs);
+    const populations = populationsOf(person, own, { level, ruleset }, thumbs);
     known.set(own, { person, populations });
     return populations;
   };
-}
+});
 
 /**
  * All estimates of a team. One person's are reckoned when they are first asked for, and again only
@@ -55,8 +59,7 @@ function makeReckoner(field: Field, thumbs: Thumbs) {
 export function useTimes(team: Pick<Team, 'id' | 'level' | 'ruleset'>): Times {
   const readings = useReadings(team.id);
   const thumbs = useThumbs(team.id);
-  const { level, ruleset } = team;
-  const reckon = useMemo(() => makeReckoner({ level, ruleset }, thumbs), [level, ruleset, thumbs]);
+  const reckon = reckonerOf(team.id, team.level, team.ruleset, thumbs);
   return {
     of: (person) => (person ? reckon(person, readings.of(person.id)) : NOBODY),
     readingsOf: readings.of,

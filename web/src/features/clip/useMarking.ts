@@ -1,0 +1,139 @@
+import { timesFromRelease } from '@bradyon/core/rules';
+import {
+  describeMisfit,
+  plainContext,
+  WATCH_PLANS,
+  type ReadingDraft,
+  type ReadingKind,
+} from '@bradyon/core/timing';
+import type { Base, PersonId, ReadingId } from '@bradyon/core/units';
+import { useState } from 'react';
+import { newId, useSend } from '../../api/index.ts';
+import { notify, seconds } from '../../ui/index.ts';
+import { usePlaying } from '../people/index.ts';
+import { useTeam } from '../teams/index.ts';
+import { KIND_WORDS } from '../timing/index.ts';
+import { CLIP_PLANS, clipSplits, type ClipPlanName } from './clip.ts';
+
+const KIND_BASES: Partial<Record<ReadingKind, readonly Base[]>> = {
+  delivery: ['second', 'third'],
+  flight: ['second', 'third'],
+  pop: ['second', 'third'],
+  steal: ['second', 'third'],
+  pick: ['first', 'second', 'third'],
+  outfieldThrow: ['second', 'third', 'home'],
+};
+export const PITCHED: readonly ReadingKind[] = ['delivery', 'flight', 'pick'];
+
+export type Marking = ReturnType<typeof useMarking>;
+
+/**
+ * What is marked in a clip, whose it is, and the times that follow.
+ * @param playFps the rate the clip plays at
+ */
+export function useMarking(file: File, playFps: number) {
+  const team = useTeam();
+  const { playing, lineup } = usePlaying(team.id);
+  const send = useSend();
+  const { leadRule } = team.ruleset;
+  const plans = (Object.keys(CLIP_PLANS) as ClipPlanName[]).filter(
+    (name) =>
+      name !== (timesFromRelease(team.ruleset) ? 'battery' : 'softballBattery') &&
+      !(name === 'leave' && leadRule === 'open') &&
+      !(['pick', 'diveBack'].includes(name) && leadRule !== 'open'),
+  );
+  const [planName, setPlanName] = useState<ClipPlanName>(plans[0] ?? 'pop');
+  const [marks, setMarks] = useState<(number | null)[]>([]);
+  const [typedRate, setTypedRate] = useState<string | null>(null);
+  const [pickedBase, setPickedBase] = useState<Base>(playing.base);
+  const [fielderId, setFielderId] = useState<PersonId | null>(null);
+
+  const plan = WATCH_PLANS[planName];
+  const kinds: readonly ReadingKind[] = plan.kinds;
+  const trueRate = typedRate ?? String(playFps);
+  const trueFps = Number(trueRate.replace(',', '.'));
+  const rateFits = trueFps >= 5 && trueFps <= 2000;
+  const splits = rateFits ? clipSplits(planName, marks, { playFps, trueFps }) : [];
+  const bases = [...new Set(kinds.flatMap((kind) => KIND_BASES[kind] ?? []))];
+  const base = bases.includes(pickedBase) ? pickedBase : (bases[0] ?? null);
+  const fielder = lineup.fielders.find(({ id }) => id === fielderId) ?? lineup.fielders[0] ?? null;
+
+  const ownerOf = (kind: ReadingKind) => {
+    if (kind === 'pop') return lineup.catcher;
+    if (kind === 'outfieldThrow') return fielder;
+    return PITCHED.includes(kind) ? lineup.pitcher : lineup.runner;
+  };
+
+  /** The readings of the marks, or why they cannot be kept. */
+  const draftsOf = (): ReadingDraft[] | string => {
+    const drafts: ReadingDraft[] = [];
+    for (const split of splits) {
+      const owner = ownerOf(split.kind);
+      if (!owner) return 'Pick whose time it is, then keep it.';
+      const draft: ReadingDraft = {
+        ...plainContext(split.kind),
+        ...split,
+        base: KIND_BASES[split.kind] ? base : null,
+        style: split.kind === 'delivery' ? playing.style : null,
+        id: newId<ReadingId>(),
+        personId: owner.id,
+        method: 'clip',
+        resolutionSeconds: Number((1 / trueFps).toFixed(6)),
+        movedFrom: null,
+        // When the camera wrote the file.
+        takenAt: new Date(file.lastModified).toISOString(),
+      };
+      const misfit = describeMisfit(draft);
+      if (misfit) {
+        const what = `${KIND_WORDS[split.kind].name} ${seconds(split.seconds)}`;
+        return `${what} is not kept. ${misfit.message}`;
+      }
+      drafts.push(draft);
+    }
+    return drafts;
+  };
+
+  const save = (): void => {
+    const drafts = draftsOf();
+    if (typeof drafts === 'string') {
+      notify(drafts);
+      return;
+    }
+    for (const draft of drafts) send({ teamId: team.id, write: 'reading', draft });
+    setMarks([]);
+    const kept = drafts.map((each) => `${KIND_WORDS[each.kind].name} ${seconds(each.seconds)}`);
+    notify(`Kept: ${kept.join(', ')}`, () => {
+      for (const { id: readingId } of drafts) {
+        send({ teamId: team.id, write: 'judge', readingId, reason: 'wrong tap', vouched: false });
+      }
+    });
+  };
+
+  return {
+    plans,
+    planName,
+    choosePlan: (name: ClipPlanName) => {
+      setPlanName(name);
+      setMarks([]);
+    },
+    kinds,
+    /** Place of each mark in the clip, seconds; null: not marked. */
+    marks: plan.marks.map((name, index) => ({ name, at: marks[index] ?? null })),
+    /** The mark that is due; -1: all are set. */
+    due: plan.marks.findIndex((_, index) => marks[index] == null),
+    mark: (index: number, at: number) => {
+      setMarks(plan.marks.map((_, each) => (each === index ? at : (marks[each] ?? null))));
+    },
+    splits,
+    trueRate,
+    trueFps: rateFits ? trueFps : playFps,
+    rateFits,
+    setTrueRate: setTypedRate,
+    bases,
+    base,
+    setBase: setPickedBase,
+    fielder,
+    setFielderId,
+    save,
+  };
+}
