@@ -2,11 +2,12 @@ import type { ThumbRepDraft, TogetherTimeDraft } from '@bradyon/contract/thumb';
 import type { AsideReason, Reading, ReadingDraft } from '@bradyon/core/timing';
 import type { ReadingId, TeamId, TogetherId } from '@bradyon/core/units';
 import {
-  useMutation,
   useMutationState,
+  useQueryClient,
   type Mutation,
   type QueryClient,
 } from '@tanstack/react-query';
+import { useCallback } from 'react';
 import { notify } from '../ui/index.ts';
 import { newId } from './ids.ts';
 import { forgetWrite, keepWrite, keptWrites } from './journal.ts';
@@ -111,14 +112,17 @@ function post(client: QueryClient, item: Posted): void {
     .catch(() => undefined);
 }
 
-/** Puts a write into the outbox. */
+/** Puts a write into the outbox. Whoever sends is not drawn again for what becomes of it. */
 export function useSend(): (item: OutboxItem) => void {
-  const { mutate } = useMutation<unknown, Error, Posted>({ mutationKey: KEY });
-  return (item) => {
-    const key = newId();
-    keepWrite(key, item);
-    mutate({ ...item, key });
-  };
+  const client = useQueryClient();
+  return useCallback(
+    (item) => {
+      const key = newId();
+      keepWrite(key, item);
+      post(client, { ...item, key });
+    },
+    [client],
+  );
 }
 
 /** What has not reached the server yet, in the order in which it was tapped. */

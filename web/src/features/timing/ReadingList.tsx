@@ -1,6 +1,7 @@
+import type { Person } from '@bradyon/core/people';
 import { ASIDE_REASONS, type AsideReason, type Reading } from '@bradyon/core/timing';
 import { RotateCcw, TriangleAlert } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import Dropdown from 'react-bootstrap/Dropdown';
 import { useSend } from '../../api/index.ts';
 import { longDate, notify, seconds, shortDate } from '../../ui/index.ts';
@@ -20,24 +21,42 @@ export function ReadingList({
   /** Whose time it is, where the list holds several people's. */
   nameOf?: (reading: Reading) => string;
 }) {
+  const team = useTeam();
+  const { people } = usePeople(team.id);
+  const times = useTimes(team);
   return (
     <ul className="readings">
-      {readings.map((reading) => (
-        <ReadingRow key={reading.id} reading={reading} name={nameOf?.(reading)} />
-      ))}
+      {readings.map((reading) => {
+        const person = people.find(({ id }) => id === reading.personId) ?? null;
+        return (
+          <ReadingRow
+            key={reading.id}
+            reading={reading}
+            person={person}
+            name={nameOf?.(reading)}
+            isDoubtful={times.of(person).some(({ doubtful }) => doubtful.has(reading.id))}
+          />
+        );
+      })}
     </ul>
   );
 }
 
-function ReadingRow({ reading, name }: { reading: Reading; name: string | undefined }) {
-  const team = useTeam();
-  const teamId = team.id;
+/** Drawn again only when something of it changes: a tap on the watch is nothing of it. */
+const ReadingRow = memo(function ReadingRow({
+  reading,
+  person,
+  name,
+  isDoubtful,
+}: {
+  reading: Reading;
+  person: Person | null;
+  name: string | undefined;
+  isDoubtful: boolean;
+}) {
+  const { id: teamId } = useTeam();
   const send = useSend();
   const [moving, setMoving] = useState(false);
-  const person = usePeople(teamId).people.find(({ id }) => id === reading.personId);
-  const isDoubtful = useTimes(team)
-    .of(person)
-    .some(({ doubtful }) => doubtful.has(reading.id));
   const { id, asideReason, leadFeet, start, method, timedByName, takenAt } = reading;
   const isAside = asideReason !== null;
   const what = titleOf(reading);
@@ -141,4 +160,4 @@ function ReadingRow({ reading, name }: { reading: Reading; name: string | undefi
       )}
     </li>
   );
-}
+});

@@ -1,11 +1,13 @@
 import type { Person } from '@bradyon/core/people';
 import { rhythmOf, throwsOn, type ReadingKind, type Thrower } from '@bradyon/core/timing';
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { useAccount } from '../accounts/index.ts';
 import { personLabel } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { dayOf } from './day.ts';
 import { GroupView } from './GroupView.tsx';
+import { sameProps } from './keepLast.ts';
 import { ReadingList } from './ReadingList.tsx';
 import { useNow } from './useNow.ts';
 import { useTimes } from './useTimes.ts';
@@ -14,7 +16,7 @@ import { inOrder, KIND_WORDS, rhythmWords } from './words.ts';
 const LATEST = 6;
 
 /** What is known of somebody so far, of the kinds being timed. */
-export function Seen({
+export const Seen = memo(function Seen({
   person,
   role,
   kinds,
@@ -51,7 +53,7 @@ export function Seen({
       {thrower && person.opponentId === null && <ThrowCount person={person} thrower={thrower} />}
     </section>
   );
-}
+}, sameProps);
 
 /** "Holds 2, 2, 3, 2 s: can be timed". */
 export function RhythmLine({ person }: { person: Person }) {
@@ -94,7 +96,7 @@ export function ThrowCount({ person, thrower }: { person: Person; thrower: Throw
 }
 
 /** The last taps, to set a wrong one aside or give it to whom it belongs. */
-export function Latest({
+export const Latest = memo(function Latest({
   people,
   kinds,
 }: {
@@ -118,10 +120,10 @@ export function Latest({
       />
     </section>
   );
-}
+}, sameProps);
 
 /** Said until the coach has drilled: his thumb is taken to be a typical one. */
-export function ThumbLine({ kinds }: { kinds: readonly ReadingKind[] }) {
+export const ThumbLine = memo(function ThumbLine({ kinds }: { kinds: readonly ReadingKind[] }) {
   const team = useTeam();
   const { account } = useAccount();
   const own = useTimes(team).thumbs.get(account?.id ?? ('' as never));
@@ -135,4 +137,4 @@ export function ThumbLine({ kinds }: { kinds: readonly ReadingKind[] }) {
       <Link to={`/teams/${team.id}/timing/thumb`}>Drill it</Link>
     </p>
   );
-}
+}, sameProps);

@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { keepLast } from './keepLast.ts';
+import { keepLast, sameProps } from './keepLast.ts';
+
+describe('sameProps', () => {
+  it('takes lists of the same items for the same, and nothing else', () => {
+    const one = {};
+    expect(sameProps({ a: 1, list: [one] }, { a: 1, list: [one] })).toBe(true);
+    expect(sameProps({ a: 1, list: [one] }, { a: 1, list: [{}] })).toBe(false);
+    expect(sameProps({ a: 1 }, { a: 1, b: 2 })).toBe(false);
+  });
+});
 
 describe('keepLast', () => {
   it('makes a result once while it is asked the same, for each key', () => {

@@ -16,6 +16,12 @@ export function keepLast<Args extends readonly unknown[], Result>(
   };
 }
 
+/** Whether two sets of props are the same in this sense, for React's memo. */
+export function sameProps<Props extends object>(a: Props, b: Props): boolean {
+  const keys = Object.keys(a) as (keyof Props)[];
+  return keys.length === Object.keys(b).length && keys.every((key) => isSame(a[key], b[key]));
+}
+
 function isSame(a: unknown, b: unknown): boolean {
   if (a === b) return true;
   if (!Array.isArray(a) || !Array.isArray(b) || a.length !== b.length) return false;

@@ -2,6 +2,7 @@ import type { Account } from '@bradyon/contract/accounts';
 import type { Reading } from '@bradyon/core/timing';
 import type { PersonId, TeamId } from '@bradyon/core/units';
 import { useQuery } from '@tanstack/react-query';
+import { useDeferredValue } from 'react';
 import { request, useOutbox, type OutboxItem } from '../../api/index.ts';
 import { useAccount } from '../accounts/index.ts';
 import { keepLast } from './keepLast.ts';
@@ -46,7 +47,8 @@ const listsOf = keepLast((teamId: TeamId, readings: readonly Reading[]) => {
 /** All times of a team as the coach has tapped them: what the server has and what still waits to be saved. */
 export function useReadings(teamId: TeamId): Readings {
   const { account } = useAccount();
-  const outbox = useOutbox();
+  // The watch goes first: what was tapped joins the lists once the tap is on the screen.
+  const outbox = useDeferredValue(useOutbox());
   const { data, error, refetch } = useQuery({
     queryKey: ['readings', teamId],
     queryFn: () => request<Reading[]>('GET', `/api/teams/${teamId}/readings`),
