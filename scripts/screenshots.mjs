@@ -9,6 +9,14 @@ import { ensureChromium } from './system.mjs';
 
 const folder = path.resolve(import.meta.dirname, '../docs/screenshots');
 
+/** A file with a bad row and a new opponent, as files are. */
+const ROSTER = [
+  'Jersey,Player,T,Pos,Opponent',
+  '9,Ana Lopez-Reef,R,C,Lone Gulls',
+  '1234,Mo Salter,R,P,',
+  '41,Uma Kelp,left,CF RF,',
+].join('\n');
+
 await run(async () => {
   ensurePackages();
   ensureBuilt();
@@ -43,6 +51,7 @@ async function takeAll(browser, address) {
     const context = await browser.newContext({
       baseURL: address,
       reducedMotion: 'reduce',
+      serviceWorkers: 'block',
       ...options,
     });
     const page = await context.newPage();
@@ -59,6 +68,7 @@ async function takeAll(browser, address) {
     await page.getByLabel('Facing').selectOption({ label: 'Millrace Otters' });
     await tapPitch(page);
     await take('time');
+    if (device !== '-night') await takeWaysToTime(page, browser, address, device, take);
     const work = page.getByRole('navigation', { name: 'Work' });
     await work.getByRole('link', { name: 'Steal' }).click();
     await page.getByRole('heading', { name: /^Steal/ }).waitFor();
@@ -76,9 +86,55 @@ async function takeAll(browser, address) {
       await work.getByRole('link', { name: 'Team' }).click();
       await page.getByRole('link', { name: 'Rules' }).click();
       await take('rules');
+      await page.getByRole('link', { name: 'Files' }).click();
+      await page.getByLabel('CSV file').setInputFiles({
+        name: 'roster.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from(ROSTER),
+      });
+      await take('files');
     }
     await context.close();
   }
+}
+
+/** The other watches on a phone; on a tablet the thumb, a clip and the gates. */
+async function takeWaysToTime(page, browser, address, device, take) {
+  const watch = page.url();
+  if (device === '-phone') {
+    await page.goto(`${watch}?watch=runners`);
+    await page.locator('.watch-face').waitFor();
+    await take('runners');
+    await page.goto(watch);
+    return;
+  }
+  await page.goto(`${watch}/thumb`);
+  await page.locator('.drill-stage').waitFor();
+  await take('thumb');
+  await page.goto(`${watch}/gates`);
+  await page.locator('.gate-run').first().waitFor();
+  await take('gates');
+  await page.goto(`${watch}/clip`);
+  const { runnerImport } = await import('vite');
+  const { module } = await runnerImport(path.resolve(import.meta.dirname, '../e2e/pages/clip.ts'));
+  const buffer = await module.makeClip(browser, address, {
+    fps: 30,
+    frames: 120,
+    lights: [12, 54, 116],
+  });
+  await page
+    .getByLabel('Open a clip')
+    .setInputFiles({ name: 'pitch.webm', mimeType: 'video/webm', buffer });
+  await page.getByRole('button', { name: 'On a frame' }).and(page.locator(':enabled')).waitFor();
+  for (const tenths of [4, 14]) {
+    for (let tenth = 0; tenth < tenths; tenth += 1) {
+      await page.keyboard.press('ArrowUp');
+      await page.waitForTimeout(150);
+    }
+    await page.keyboard.press('m');
+  }
+  await take('clip');
+  await page.goto(watch);
 }
 
 /** One pitch and its throw, with the event times of a believable battery. */

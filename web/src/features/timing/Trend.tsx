@@ -36,7 +36,7 @@ export function Trend({ populations }: { populations: readonly Population[] }) {
       <Chart
         height={210}
         option={(colour) => ({
-          grid: { left: 44, right: 14, top: 14, bottom: 28 },
+          grid: { left: 54, right: 14, top: 14, bottom: 28 },
           xAxis: {
             type: 'time',
             axisLabel: { color: colour('--ink-quiet'), formatter: '{d} {MMM}', hideOverlap: true },
@@ -48,7 +48,7 @@ export function Trend({ populations }: { populations: readonly Population[] }) {
             scale: true,
             axisLabel: {
               color: colour('--ink-quiet'),
-              formatter: (value: number) => value.toFixed(2),
+              formatter: (value: number) => `${value.toFixed(2)} s`,
             },
             splitLine: { lineStyle: { color: colour('--line') } },
           },
