@@ -78,8 +78,10 @@ test('everything touched in a game is at least 48 px high', async ({ browser }) 
   });
   const page = await context.newPage();
   await new Coach(page).openDemo();
-  for (const work of ['Time', 'Steal'] as const) {
-    await new Coach(page).go(work);
+  const base = page.url();
+  for (const screen of ['', '?watch=innings', '?watch=runners', '?watch=outfield', '/../steals']) {
+    await page.goto(base + screen);
+    await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
     await expect(page.getByText(/^Getting/)).toHaveCount(0);
     const low = await page
       .locator('main :is(button, select, .choice-option, .btn)')

@@ -64,11 +64,7 @@ test('times come from the events, to the millisecond, also when the page is busy
     [0, 1387, 3424].forEach(send);
   });
   await expect(coach.saved()).toBeVisible();
-  const readings = await page.evaluate(async () => {
-    const team = location.pathname.split('/')[2] ?? '';
-    const response = await fetch(`/api/teams/${team}/readings`);
-    return (await response.json()) as { kind: string; seconds: number }[];
-  });
+  const readings = await coach.readings();
   const seconds = Object.fromEntries(readings.map((reading) => [reading.kind, reading.seconds]));
   expect(seconds).toEqual({ delivery: 1.387, pop: 2.037 });
 });

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { Reading } from '@bradyon/core/timing';
 import type { Page } from '@playwright/test';
 
 const PASSWORD = 'ten letters or more';
@@ -106,6 +107,15 @@ export class Coach {
   /** Picks one of a row of words. */
   async choose(text: string): Promise<void> {
     await this.page.locator('.choice-option', { hasText: text }).click();
+  }
+
+  /** What the server has of the open team. */
+  readings(): Promise<Reading[]> {
+    return this.page.evaluate(async () => {
+      const team = location.pathname.split('/')[2] ?? '';
+      const response = await fetch(`/api/teams/${team}/readings`);
+      return (await response.json()) as Reading[];
+    });
   }
 
   saved() {

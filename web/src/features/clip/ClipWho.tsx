@@ -1,6 +1,13 @@
 import { DELIVERY_STYLES } from '@bradyon/core/timing';
 import { Choice } from '../../ui/index.ts';
-import { PersonSelect, SideSelect, usePeople, usePlaying } from '../people/index.ts';
+import {
+  CatcherSelect,
+  FacingSelect,
+  PersonSelect,
+  PitcherSelect,
+  RunnerSelect,
+  usePlaying,
+} from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { BASE_WORDS, STYLE_WORDS } from '../timing/index.ts';
 import { PITCHED, type Marking } from './useMarking.ts';
@@ -8,43 +15,14 @@ import { PITCHED, type Marking } from './useMarking.ts';
 /** Whose times they are, and what goes with them. */
 export function ClipWho({ marking }: { marking: Marking }) {
   const team = useTeam();
-  const { opponents } = usePeople(team.id);
   const { playing, lineup, pick } = usePlaying(team.id);
   const { kinds } = marking;
   const isTheirs = kinds.some((kind) => [...PITCHED, 'pop', 'outfieldThrow'].includes(kind));
   return (
     <section className="card-box clip-form">
-      {isTheirs && (
-        <SideSelect
-          opponents={opponents}
-          value={lineup.facing}
-          onChange={(facing) => {
-            pick({ facing, pitcherId: null, catcherId: null });
-          }}
-        />
-      )}
-      {kinds.some((kind) => PITCHED.includes(kind)) && (
-        <PersonSelect
-          label="Pitcher"
-          people={lineup.pitchers}
-          position={{ position: 'P', players: 'Pitchers' }}
-          value={lineup.pitcher}
-          onChange={(pitcherId) => {
-            pick({ facing: lineup.facing, pitcherId });
-          }}
-        />
-      )}
-      {kinds.includes('pop') && (
-        <PersonSelect
-          label="Catcher"
-          people={lineup.catchers}
-          position={{ position: 'C', players: 'Catchers' }}
-          value={lineup.catcher}
-          onChange={(catcherId) => {
-            pick({ facing: lineup.facing, catcherId });
-          }}
-        />
-      )}
+      {isTheirs && <FacingSelect />}
+      {kinds.some((kind) => PITCHED.includes(kind)) && <PitcherSelect label="Pitcher" />}
+      {kinds.includes('pop') && <CatcherSelect label="Catcher" />}
       {kinds.includes('outfieldThrow') && (
         <PersonSelect
           label="Outfielder"
@@ -54,16 +32,7 @@ export function ClipWho({ marking }: { marking: Marking }) {
           onChange={marking.setFielderId}
         />
       )}
-      {!isTheirs && (
-        <PersonSelect
-          label="Runner"
-          people={lineup.runners}
-          value={lineup.runner}
-          onChange={(runnerId) => {
-            pick({ runnerId });
-          }}
-        />
-      )}
+      {!isTheirs && <RunnerSelect />}
       {kinds.includes('delivery') && (
         <Choice
           label="Delivery"

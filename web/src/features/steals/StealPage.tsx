@@ -12,7 +12,13 @@ import {
   useTitle,
   VerdictBadge,
 } from '../../ui/index.ts';
-import { personLabel, PersonSelect, SideSelect } from '../people/index.ts';
+import {
+  CatcherSelect,
+  FacingSelect,
+  PitcherSelect,
+  RunnerSelect,
+  personLabel,
+} from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { RestsOn } from './RestsOn.tsx';
 import './StealPage.scss';
@@ -53,7 +59,7 @@ export function StealPage() {
           )}
         </div>
       </div>
-      <Who steal={steal} />
+      <Who />
       {ruleset.stealAllowed ? (
         <Answer steal={steal} />
       ) : (
@@ -65,43 +71,13 @@ export function StealPage() {
   );
 }
 
-function Who({ steal }: { steal: StealInView }) {
-  const { lineup, opponents, pick } = steal;
+function Who() {
   return (
     <div className="steal-who">
-      <PersonSelect
-        label="Runner"
-        people={lineup.runners}
-        value={lineup.runner}
-        onChange={(runnerId) => {
-          pick({ runnerId });
-        }}
-      />
-      <SideSelect
-        opponents={opponents}
-        value={lineup.facing}
-        onChange={(facing) => {
-          pick({ facing, pitcherId: null, catcherId: null });
-        }}
-      />
-      <PersonSelect
-        label="Pitcher"
-        people={lineup.pitchers}
-        position={{ position: 'P', players: 'Pitchers' }}
-        value={lineup.pitcher}
-        onChange={(pitcherId) => {
-          pick({ facing: lineup.facing, pitcherId });
-        }}
-      />
-      <PersonSelect
-        label="Catcher"
-        people={lineup.catchers}
-        position={{ position: 'C', players: 'Catchers' }}
-        value={lineup.catcher}
-        onChange={(catcherId) => {
-          pick({ facing: lineup.facing, catcherId });
-        }}
-      />
+      <RunnerSelect />
+      <FacingSelect />
+      <PitcherSelect label="Pitcher" />
+      <CatcherSelect label="Catcher" />
     </div>
   );
 }

@@ -69,7 +69,6 @@ export function useSteal() {
     playing,
     lineup,
     pick,
-    opponents: people.opponents,
     needed: team.neededMarginSeconds,
     mayChange: role === 'owner',
     setNeeded: (neededMarginSeconds: number) => {

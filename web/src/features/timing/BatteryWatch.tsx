@@ -11,20 +11,26 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
 import { Choice, Empty } from '../../ui/index.ts';
-import { handWord, PersonSelect, SideSelect, usePeople, usePlaying } from '../people/index.ts';
+import {
+  CatcherSelect,
+  FacingSelect,
+  PitcherSelect,
+  handWord,
+  usePlaying,
+} from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
+import { BaseChoice } from './BaseChoice.tsx';
 import { Latest, Seen, ThumbLine } from './Seen.tsx';
 import { useKeys } from './useKeys.ts';
 import { useWatch, type SplitOwner } from './useWatch.ts';
 import { WatchFace } from './WatchFace.tsx';
-import { BASE_WORDS, STYLE_WORDS } from './words.ts';
+import { STYLE_WORDS } from './words.ts';
 
 const PICK_BASES = ['first', 'second', 'third'] as const satisfies readonly Base[];
 
 /** The chained watch: set, first move (softball: release), mitt, bag; or first move to a base. */
 export function BatteryWatch() {
   const team = useTeam();
-  const { opponents } = usePeople(team.id);
   const { playing, lineup, pick } = usePlaying(team.id);
   const { pitcher, catcher } = lineup;
   const { base, style } = playing;
@@ -95,32 +101,10 @@ export function BatteryWatch() {
       <div className="time-hand">
         <div className="time-who">
           <div className="person-select time-facing">
-            <SideSelect
-              opponents={opponents}
-              value={lineup.facing}
-              onChange={(facing) => {
-                pick({ facing, pitcherId: null, catcherId: null });
-              }}
-            />
+            <FacingSelect />
           </div>
-          <PersonSelect
-            label={fromRelease ? 'In the circle' : 'On the mound'}
-            people={lineup.pitchers}
-            position={{ position: 'P', players: 'Pitchers' }}
-            value={pitcher}
-            onChange={(pitcherId) => {
-              pick({ facing: lineup.facing, pitcherId });
-            }}
-          />
-          <PersonSelect
-            label="Behind the plate"
-            people={lineup.catchers}
-            position={{ position: 'C', players: 'Catchers' }}
-            value={catcher}
-            onChange={(catcherId) => {
-              pick({ facing: lineup.facing, catcherId });
-            }}
-          />
+          <PitcherSelect label={fromRelease ? 'In the circle' : 'On the mound'} />
+          <CatcherSelect label="Behind the plate" />
         </div>
         <WatchFace hand={hand} about={about} />
         <div className="time-keys">
@@ -139,27 +123,14 @@ export function BatteryWatch() {
             />
           )}
           {pickOff ? (
-            <Choice
+            <BaseChoice
               label="Pick-off to"
-              options={PICK_BASES.map((value, index) => ({
-                value,
-                text: BASE_WORDS[value],
-                hotkey: String(index + 1),
-              }))}
+              bases={PICK_BASES}
               value={pickBase}
               onChange={setPickBase}
             />
           ) : (
-            <Choice
-              label="Throw to"
-              options={TARGET_BASES.map((value, index) => ({
-                value,
-                text: BASE_WORDS[value],
-                hotkey: String(index + 2),
-              }))}
-              value={base}
-              onChange={toBase}
-            />
+            <BaseChoice label="Throw to" bases={TARGET_BASES} value={base} onChange={toBase} />
           )}
           <div className="time-buttons">
             {!fromRelease && (

@@ -14,11 +14,11 @@ import { usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { NobodyToTime } from './BatteryWatch.tsx';
 import './LeaveWatch.scss';
-import { movedBy, queueNow, resolveQueue, setQueue, useQueue } from './queueStore.ts';
 import { RunnerQueue } from './RunnerQueue.tsx';
 import { StartField } from './RunnersWatch.tsx';
 import { Latest, Seen } from './Seen.tsx';
 import { useKeys } from './useKeys.ts';
+import { useLine } from './useLine.ts';
 import { tick } from './WatchFace.tsx';
 import { leaveWords } from './words.ts';
 
@@ -38,8 +38,8 @@ export function LeaveWatch() {
   const team = useTeam();
   const { lineup } = usePlaying(team.id);
   const { runners } = lineup;
-  const queue = useQueue(team.id);
-  const { current } = resolveQueue(queue, runners);
+  const line = useLine(team.id, runners);
+  const { current } = line;
   const send = useSend();
   const [start, setStart] = useState<StartTechnique | null>(null);
   const [words, setWords] = useState('Tap both: the release, and when he leaves the bag');
@@ -58,7 +58,7 @@ export function LeaveWatch() {
     }
     half.current = null;
     setWaiting(null);
-    const { current: runner } = resolveQueue(queueNow(team.id), runners);
+    const runner = line.now();
     if (!runner) return;
     const gap = secondsBetween(first.atMs, atMs);
     const draft: ReadingDraft = {
@@ -80,7 +80,7 @@ export function LeaveWatch() {
     send({ teamId: team.id, write: 'reading', draft });
     setLast({ seconds: draft.seconds, id: draft.id });
     setWords(`${runner.name}. ${leaveWords(judgeLeave(draft.seconds), draft.seconds)}`);
-    if (queueNow(team.id).advances) setQueue(team.id, movedBy(queueNow(team.id), runners, 1));
+    line.kept();
   };
   const undo = (): void => {
     if (half.current) {
@@ -95,7 +95,7 @@ export function LeaveWatch() {
         reason: 'wrong tap',
         vouched: false,
       });
-      if (queueNow(team.id).advances) setQueue(team.id, movedBy(queueNow(team.id), runners, -1));
+      line.takenBack();
       setLast(null);
       setWords('Set aside. Tap both again');
     }
@@ -113,13 +113,7 @@ export function LeaveWatch() {
   return (
     <div className="time">
       <div className="time-hand">
-        <RunnerQueue
-          runners={runners}
-          queue={queue}
-          onChange={(next) => {
-            setQueue(team.id, next);
-          }}
-        />
+        <RunnerQueue runners={runners} queue={line.queue} onChange={line.change} />
         <div className="leave">
           <p className="leave-words" role="status">
             <strong className="figure">

@@ -1,22 +1,20 @@
 import { BASES, type Base, type PersonId } from '@bradyon/core/units';
 import { useState } from 'react';
-import { Choice } from '../../ui/index.ts';
-import { PersonSelect, SideSelect, usePeople, usePlaying } from '../people/index.ts';
+import { FacingSelect, PersonSelect, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
+import { BaseChoice } from './BaseChoice.tsx';
 import { NobodyToTime, UndoButton } from './BatteryWatch.tsx';
 import { Latest, Seen } from './Seen.tsx';
 import { useKeys } from './useKeys.ts';
 import { useWatch } from './useWatch.ts';
 import { WatchFace } from './WatchFace.tsx';
-import { BASE_WORDS } from './words.ts';
 
 const THROW_BASES = BASES.filter((base) => base !== 'first');
 
 /** Their outfielders: from fielded to the ball at the base. */
 export function OutfieldWatch() {
   const team = useTeam();
-  const { opponents } = usePeople(team.id);
-  const { lineup, pick } = usePlaying(team.id);
+  const { lineup } = usePlaying(team.id);
   const [base, setBase] = useState<Base>('home');
   const [pickedId, setPickedId] = useState<PersonId | null>(null);
   const fielders = lineup.fielders;
@@ -39,13 +37,7 @@ export function OutfieldWatch() {
     <div className="time">
       <div className="time-hand">
         <div className="time-who">
-          <SideSelect
-            opponents={opponents}
-            value={lineup.facing}
-            onChange={(facing) => {
-              pick({ facing, pitcherId: null, catcherId: null });
-            }}
-          />
+          <FacingSelect />
           <PersonSelect
             label="Outfielder"
             people={fielders}
@@ -56,16 +48,7 @@ export function OutfieldWatch() {
         </div>
         <WatchFace hand={hand} about={`${fielder?.name ?? 'Nobody in the outfield'}, to ${base}`} />
         <div className="time-keys">
-          <Choice
-            label="Throw to"
-            options={THROW_BASES.map((value, index) => ({
-              value,
-              text: BASE_WORDS[value],
-              hotkey: String(index + 2),
-            }))}
-            value={base}
-            onChange={setBase}
-          />
+          <BaseChoice label="Throw to" bases={THROW_BASES} value={base} onChange={setBase} />
           <UndoButton hand={hand} />
         </div>
       </div>

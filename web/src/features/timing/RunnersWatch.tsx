@@ -12,10 +12,10 @@ import { Choice } from '../../ui/index.ts';
 import { usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { NobodyToTime, UndoButton } from './BatteryWatch.tsx';
-import { movedBy, queueNow, resolveQueue, setQueue, useQueue } from './queueStore.ts';
 import { RunnerQueue } from './RunnerQueue.tsx';
 import { Latest, Seen } from './Seen.tsx';
 import { useKeys } from './useKeys.ts';
+import { useLine } from './useLine.ts';
 import { useWatch, type SplitOwner } from './useWatch.ts';
 import { WatchFace } from './WatchFace.tsx';
 import { capital, START_WORDS } from './words.ts';
@@ -63,8 +63,8 @@ export function RunnersWatch() {
   const team = useTeam();
   const { lineup } = usePlaying(team.id);
   const { runners } = lineup;
-  const queue = useQueue(team.id);
-  const { current } = resolveQueue(queue, runners);
+  const line = useLine(team.id, runners);
+  const { current } = line;
   const [run, setRun] = useState<Run>(FIRST_RUN);
   const [typed, setTyped] = useState<Record<string, string>>({});
   const [start, setStart] = useState<StartTechnique | null>(null);
@@ -82,8 +82,7 @@ export function RunnersWatch() {
   const fits = feet === null ? !isDash : feet >= (isDash ? 1 : 0) && feet <= limit;
 
   const ownerOf = (): SplitOwner | null => {
-    // The line as it is now: two runners may finish before the page is drawn again.
-    const { current: runner } = resolveQueue(queueNow(team.id), runners);
+    const runner = line.now();
     if (!runner || (usualFeet !== null && !fits)) return null;
     return {
       personId: runner.id,
@@ -93,16 +92,9 @@ export function RunnersWatch() {
       ...(startsTagged && { start }),
     };
   };
-  const move = (by: number): void => {
-    setQueue(team.id, movedBy(queueNow(team.id), runners, by));
-  };
   const hand = useWatch(team.id, run.plan, ownerOf, {
-    onKept: () => {
-      if (queueNow(team.id).advances) move(1);
-    },
-    onUndo: () => {
-      if (queueNow(team.id).advances) move(-1);
-    },
+    onKept: line.kept,
+    onUndo: line.takenBack,
   });
   const choose = (value: string): void => {
     setRun(runs.find((each) => each.value === value) ?? FIRST_RUN);
@@ -111,10 +103,10 @@ export function RunnersWatch() {
     Space: hand.tap,
     z: hand.undo,
     arrowright: () => {
-      move(1);
+      line.move(1);
     },
     arrowleft: () => {
-      move(-1);
+      line.move(-1);
     },
     ...Object.fromEntries(
       runs.map(({ value }, index) => [
@@ -135,13 +127,7 @@ export function RunnersWatch() {
   return (
     <div className="time">
       <div className="time-hand">
-        <RunnerQueue
-          runners={runners}
-          queue={queue}
-          onChange={(next) => {
-            setQueue(team.id, next);
-          }}
-        />
+        <RunnerQueue runners={runners} queue={line.queue} onChange={line.change} />
         <WatchFace
           hand={hand}
           about={`${current?.name ?? 'Nobody in the line'}, ${run.text.toLowerCase()}${from}`}

@@ -1,0 +1,186 @@
+import type { GateDevice } from '@bradyon/contract/gates';
+import { Copy, Radio, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { Field, notify } from '../../ui/index.ts';
+import { personLabel, PersonSelect, usePlaying } from '../people/index.ts';
+import { useTeam } from '../teams/index.ts';
+import { sendSimulatedRun, useGates } from './useGates.ts';
+
+const SIMULATED = 'Simulated gates';
+
+type Gates = ReturnType<typeof useGates>;
+
+/** One device: who is at it, its token just after it was set up, and its end. */
+export function DeviceCard({
+  device,
+  token,
+  gates,
+}: {
+  device: GateDevice;
+  /** Known only just after it was set up. */
+  token: string | null;
+  gates: Gates;
+}) {
+  const team = useTeam();
+  const { lineup } = usePlaying(team.id);
+  const [busy, setBusy] = useState(false);
+  const [sure, setSure] = useState(false);
+  const runner = lineup.runners.find(({ id }) => id === device.runnerId) ?? null;
+  const failed = ({ message }: Error): void => {
+    notify(message);
+  };
+  const simulate = async (): Promise<void> => {
+    if (token === null) return;
+    setBusy(true);
+    try {
+      const answer = await sendSimulatedRun(
+        token,
+        team.level,
+        touchFeet(team.ruleset.baseDistanceFeet),
+      );
+      await gates.refresh();
+      notify(
+        `${answer.personName}: ${String(answer.readings)} times${answer.missedFeet.length > 0 ? `, beam at ${answer.missedFeet.join(' and ')} ft missed` : ''}`,
+      );
+    } catch (error) {
+      notify(error instanceof Error ? error.message : 'The run was not sent.');
+    }
+    setBusy(false);
+  };
+  return (
+    <section className="card-box gate-device">
+      <h2>
+        <Radio size={18} aria-hidden="true" /> {device.name}
+      </h2>
+      <PersonSelect
+        label="At the gates now"
+        people={lineup.runners}
+        value={runner}
+        onChange={(personId) => {
+          gates.setRunner.mutate({ id: device.id, personId }, { onError: failed });
+        }}
+      />
+      {token !== null && (
+        <div className="gate-token">
+          <p>
+            Its token, shown only now. A device sends it with every run; <code>npm run gates</code>{' '}
+            takes it too.
+          </p>
+          <code>{token}</code>
+          <Button
+            variant="outline-primary"
+            onClick={() => {
+              navigator.clipboard.writeText(token).then(
+                () => {
+                  notify('Token copied');
+                },
+                () => {
+                  notify('Not copied: mark it and copy it by hand.');
+                },
+              );
+            }}
+          >
+            <Copy size={17} aria-hidden="true" /> Copy
+          </Button>
+        </div>
+      )}
+      {device.name === SIMULATED &&
+        (token === null ? (
+          <p className="quiet">
+            Its token is gone with the page it was shown on. Set up new ones to simulate runs.
+          </p>
+        ) : (
+          <Button disabled={busy || runner === null} onClick={() => void simulate()}>
+            {runner ? `Let ${personLabel(runner)} run` : 'Say who is at the gates'}
+          </Button>
+        ))}
+      <Button
+        variant="link"
+        onClick={() => {
+          if (sure) gates.remove.mutate(device.id, { onError: failed });
+          else setSure(true);
+        }}
+      >
+        <Trash2 size={17} aria-hidden="true" />{' '}
+        {sure ? 'Remove it: its token stops working' : 'Remove'}
+      </Button>
+    </section>
+  );
+}
+
+/** The last beam stands where he touches: the near side of the bag. */
+function touchFeet(baseDistanceFeet: number): number {
+  return baseDistanceFeet - 2;
+}
+
+/** Sets up a device, or a simulated one. */
+export function AddDevice({
+  gates,
+  onAdded,
+}: {
+  gates: Gates;
+  onAdded: (deviceId: string, token: string) => void;
+}) {
+  const [name, setName] = useState('');
+  const [problem, setProblem] = useState<string | undefined>();
+  const add = (wanted: string): void => {
+    const trimmed = wanted.trim();
+    if (trimmed === '' || trimmed.length > 40) {
+      setProblem('Name the device, up to 40 letters.');
+      return;
+    }
+    setProblem(undefined);
+    gates.add.mutate(trimmed, {
+      onSuccess: (device) => {
+        setName('');
+        onAdded(device.id, device.token);
+      },
+      onError: ({ message }) => {
+        setProblem(message);
+      },
+    });
+  };
+  return (
+    <section className="card-box gate-device">
+      <h2>Add a device</h2>
+      <Form
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          add(name);
+        }}
+      >
+        <Field label="Name" error={problem}>
+          {(field) => (
+            <Form.Control
+              {...field}
+              value={name}
+              autoComplete="off"
+              onChange={({ target }) => {
+                setName(target.value);
+              }}
+            />
+          )}
+        </Field>
+        <div className="gate-buttons">
+          <Button type="submit" variant="outline-primary" disabled={gates.add.isPending}>
+            Set it up
+          </Button>
+          <Button
+            disabled={gates.add.isPending}
+            onClick={() => {
+              add(SIMULATED);
+            }}
+          >
+            Set up simulated gates
+          </Button>
+        </div>
+      </Form>
+      <p className="quiet">
+        How a device sends its times is written in docs/formats.md of the project.
+      </p>
+    </section>
+  );
+}
