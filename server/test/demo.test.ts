@@ -33,6 +33,12 @@ async function worldOf(team: Team) {
   };
 }
 
+/** What somebody's times say together, by whatever thumbs. */
+function timesOf(person: Person, readings: Reading[], team: Team) {
+  const own = readings.filter(({ personId }) => personId === person.id);
+  return populationsOf(person, own, team, new Map());
+}
+
 describe('the demo world', () => {
   it('has a baseball and a fastpitch team with three opponents each', async () => {
     expect(teams.map(({ ruleset }) => ruleset.sport)).toEqual(['baseball', 'softball']);
@@ -55,13 +61,7 @@ describe('the demo world', () => {
   it('has runners who should go, who should not, and who cannot be told yet', async () => {
     for (const team of teams) {
       const { people, readings } = await worldOf(team);
-      const of = (person: Person) =>
-        populationsOf(
-          person,
-          readings.filter(({ personId }) => personId === person.id),
-          team,
-          new Map(),
-        );
+      const of = (person: Person) => timesOf(person, readings, team);
       const verdicts = new Set<string>();
       const theirs = people.filter(({ opponentId }) => opponentId !== null);
       const pitchers = theirs.filter(({ positions }) => positions.includes('P'));
@@ -93,13 +93,7 @@ describe('the demo world', () => {
   it('shows what timing is about: both starts, a doubtful tap, an old pop, a drilled thumb', async () => {
     for (const team of teams) {
       const { people, readings } = await worldOf(team);
-      const of = (person: Person) =>
-        populationsOf(
-          person,
-          readings.filter(({ personId }) => personId === person.id),
-          team,
-          new Map(),
-        );
+      const of = (person: Person) => timesOf(person, readings, team);
       const all = people.flatMap((person) => of(person).map((each) => ({ ...each, person })));
       const compared = all.flatMap(
         (each) => compareStarts(each.person, each, team, new Map()) ?? [],
