@@ -2,46 +2,50 @@ import { makeRandom, normalDraw } from '@bradyon/core/maths';
 import { Coach } from './pages/coach.ts';
 import { expect, test } from './pages/test.ts';
 
-test('the thumb drill finds a known bias and spread in twenty reps, and the times use it', async ({
-  page,
-}) => {
-  test.setTimeout(120_000);
-  const coach = new Coach(page);
-  await coach.makeSeason();
-  await coach.go('Time');
-  await expect(page.getByText('Thumb not calibrated for delivery and pop')).toBeVisible();
-  await page.getByRole('link', { name: 'Drill it' }).click();
-  await page.waitForURL(/thumb$/);
-  await page.goto(`${page.url()}?seed=7`);
-  await page.getByRole('button', { name: 'Start the drill' }).click();
-  const stage = page.locator('.drill-stage');
-  const random = makeRandom(11);
-  for (let rep = 0; rep < 20; rep += 1) {
-    const late = [0, 1, 2].map(() => normalDraw(random, 60, 40));
-    await expect(stage).toHaveAttribute('data-phase', 'showing');
-    // A scripted thumb: it taps each event with its own lateness, as input events would say.
-    await stage.evaluate((face, lateMs) => {
-      const truths = (face.getAttribute('data-events') ?? '').split(' ').map(Number);
-      truths.forEach((at, index) => {
-        const event = new PointerEvent('pointerdown', { bubbles: true, isPrimary: true });
-        Object.defineProperty(event, 'timeStamp', { value: at + (lateMs[index] ?? 0) });
-        face.dispatchEvent(event);
-      });
-    }, late);
-    await expect(
-      page.getByText(`${String(rep + 1)} ${rep === 0 ? 'rep' : 'reps'} so far`),
-    ).toBeVisible();
-  }
-  for (const event of ['firstMove', 'mitt', 'bag']) {
-    const words = await page.locator(`[data-event=${event}] p`).innerText();
-    const [bias = 9, spread = 9] = (words.match(/\.\d\d/g) ?? []).map(Number);
-    expect(Math.abs(bias - 0.06), `${event}: ${words}`).toBeLessThanOrEqual(0.02);
-    expect(Math.abs(spread - 0.04), `${event}: ${words}`).toBeLessThanOrEqual(0.02);
-    expect(words).toContain('late');
-  }
-  await expect(coach.saved()).toBeVisible();
-  await coach.go('Time');
-  await expect(page.getByText('Thumb not calibrated')).toHaveCount(0);
+test.describe('with the figures moving', () => {
+  test.use({ contextOptions: { reducedMotion: 'no-preference' } });
+
+  test('the thumb drill finds a known bias and spread in twenty reps, and the times use it', async ({
+    page,
+  }) => {
+    test.setTimeout(120_000);
+    const coach = new Coach(page);
+    await coach.makeSeason();
+    await coach.go('Time');
+    await expect(page.getByText('Thumb not calibrated for delivery and pop')).toBeVisible();
+    await page.getByRole('link', { name: 'Drill it' }).click();
+    await page.waitForURL(/thumb$/);
+    await page.goto(`${page.url()}?seed=7`);
+    await page.getByRole('button', { name: 'Start the drill' }).click();
+    const stage = page.locator('.drill-stage');
+    const random = makeRandom(11);
+    for (let rep = 0; rep < 20; rep += 1) {
+      const late = [0, 1, 2].map(() => normalDraw(random, 60, 40));
+      await expect(stage).toHaveAttribute('data-phase', 'showing');
+      // A scripted thumb: it taps each event with its own lateness, as input events would say.
+      await stage.evaluate((face, lateMs) => {
+        const truths = (face.getAttribute('data-events') ?? '').split(' ').map(Number);
+        truths.forEach((at, index) => {
+          const event = new PointerEvent('pointerdown', { bubbles: true, isPrimary: true });
+          Object.defineProperty(event, 'timeStamp', { value: at + (lateMs[index] ?? 0) });
+          face.dispatchEvent(event);
+        });
+      }, late);
+      await expect(
+        page.getByText(`${String(rep + 1)} ${rep === 0 ? 'rep' : 'reps'} so far`),
+      ).toBeVisible();
+    }
+    for (const event of ['firstMove', 'mitt', 'bag']) {
+      const words = await page.locator(`[data-event=${event}] p`).innerText();
+      const [bias = 9, spread = 9] = (words.match(/\.\d\d/g) ?? []).map(Number);
+      expect(Math.abs(bias - 0.06), `${event}: ${words}`).toBeLessThanOrEqual(0.02);
+      expect(Math.abs(spread - 0.04), `${event}: ${words}`).toBeLessThanOrEqual(0.02);
+      expect(words).toContain('late');
+    }
+    await expect(coach.saved()).toBeVisible();
+    await coach.go('Time');
+    await expect(page.getByText('Thumb not calibrated')).toHaveCount(0);
+  });
 });
 
 test('two coaches time the same pitches on their own devices and see each one’s spread', async ({

@@ -8,7 +8,7 @@ test.describe('with the network cut', () => {
     browser,
     baseURL,
   }) => {
-    test.setTimeout(90_000);
+    test.setTimeout(180_000);
     const context = await browser.newContext({ serviceWorkers: 'allow', baseURL: baseURL ?? '' });
     const page = await context.newPage();
     const coach = new Coach(page);
@@ -34,7 +34,7 @@ test.describe('with the network cut', () => {
     await expect(page.getByText('50 to save')).toBeVisible();
 
     await context.setOffline(false);
-    await expect(coach.saved()).toBeVisible({ timeout: 30_000 });
+    await expect(coach.saved()).toBeVisible({ timeout: 90_000 });
     const seconds = (await coach.readings())
       .map((reading) => reading.seconds)
       .sort((a, b) => a - b);

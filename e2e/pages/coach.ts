@@ -55,9 +55,10 @@ export class Coach {
     const dialog = this.page.getByRole('dialog');
     await dialog.getByLabel('Number').fill(number);
     await dialog.getByLabel('Name').fill(name);
-    for (const box of await dialog.getByRole('checkbox').all()) await box.uncheck({ force: true });
-    for (const position of positions) {
-      await dialog.getByRole('checkbox', { name: position, exact: true }).check({ force: true });
+    for (const box of await dialog.getByRole('checkbox').all()) {
+      const wanted = positions.includes((await box.locator('..').innerText()).trim());
+      // The box itself lies under its word.
+      if ((await box.isChecked()) !== wanted) await box.dispatchEvent('click');
     }
     await dialog.getByRole('button', { name: 'Add' }).click();
     await dialog.waitFor({ state: 'detached' });
