@@ -183,6 +183,21 @@ describe('a file of times', () => {
     ]);
   });
 
+  it.each([
+    ['2031-05-01T17:30:00+02:00', '2031-05-01T15:30:00.000Z'],
+    ['2031-05-01 9:30:15', new Date('2031-05-01T09:30:15').toISOString()],
+    ['2031-05-01', new Date('2031-05-01T12:00').toISOString()],
+    ['2032-02-29', new Date('2032-02-29T12:00').toISOString()],
+    ['2031-02-29', null],
+    ['2031-13-01', null],
+    ['2031-05-01 25:00', null],
+    ['2031-05-01 17:30 at home', null],
+    ['May 1', null],
+  ])('reads the date %s as %s', (text, instant) => {
+    const [row] = read([['', '4', '', 'pop', '2.1', 'second', '', '', '', text]]);
+    expect(row?.ok ? row.value.takenAt : null).toBe(instant);
+  });
+
   it('reckons metres', () => {
     const [row] = read([['', '4', '', 'dash', '2.8', '', '', '', '18.288', '2031-05-01']], 'm');
     expect(row?.ok && row.value.toFeet).toBe(60);

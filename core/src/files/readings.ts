@@ -215,21 +215,20 @@ function personOf(
   return another ? { reason: `There are several ${who}: give number and name.` } : { id: only.id };
 }
 
-/** A day, a day with a time by this device's clock, or an instant; as an ISO instant. */
+const DAY = /^(\d{4})-(\d{2})-(\d{2})$/;
+const TIME = /^(\d{1,2})(:\d{2}(?::\d{2}(?:\.\d+)?)?)(Z|[+-]\d{2}:?\d{2})?$/;
+
+/** A day, a day with a time by this device's clock, or an instant; as an ISO instant. Null: it is none. */
 function instantOf(text: string): string | null {
-  const match =
-    /^(\d{4}-\d{2}-\d{2})(?:[T ](\d{1,2}:\d{2}(?::\d{2}(?:\.\d+)?)?)(Z|[+-]\d{2}:?\d{2})?)?$/.exec(
-      text,
-    );
-  if (!match) return null;
-  const [, day = '', time = '12:00', zone = ''] = match;
-  const at = new Date(`${day}T${time.padStart(5, '0')}${zone}`);
-  // A day that is not in the calendar rolls over elsewhere; here it is refused.
-  if (Number.isNaN(at.getTime()) || Number.isNaN(Date.parse(day))) return null;
-  return Number(day.slice(8)) >
-    new Date(Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)), 0)).getUTCDate()
-    ? null
-    : at.toISOString();
+  const [day = '', clock = '12:00', ...rest] = text.split(/[T ]/);
+  const [, year, month, date] = (DAY.exec(day) ?? []).map(Number);
+  const time = TIME.exec(clock);
+  if (year === undefined || month === undefined || !date || !time || rest.length > 0) return null;
+  // A day that is not in the calendar would roll over into the next month.
+  if (date > new Date(Date.UTC(year, month, 0)).getUTCDate()) return null;
+  const [, hour = '', minutes = '', zone = ''] = time;
+  const at = new Date(`${day}T${hour.padStart(2, '0')}${minutes}${zone}`);
+  return Number.isNaN(at.getTime()) ? null : at.toISOString();
 }
 
 /** The rows of a file of times, under the titles of READING_COLUMNS and what else is known of each. */

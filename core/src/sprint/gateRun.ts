@@ -4,7 +4,7 @@ import { roundToMillisecond } from '../units/index.ts';
 import { timeToCover, type SpeedCurve } from './curve.ts';
 
 /** How a simulated beam errs, and how often it misses. */
-export const GATE_NOISE_SECONDS = 0.004;
+const GATE_NOISE_SECONDS = 0.004;
 const MISSED_BEAM_CHANCE = 0.06;
 
 /**

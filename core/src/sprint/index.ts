@@ -1,5 +1,5 @@
 export { distanceAfter, speedAfter, timeToCover, type SpeedCurve } from './curve.ts';
-export { GATE_NOISE_SECONDS, simulateGateRun } from './gateRun.ts';
+export { simulateGateRun } from './gateRun.ts';
 export { missingOf, wantedOf, type Missing } from './missing.ts';
 export {
   compareStarts,
@@ -12,7 +12,6 @@ export {
   SLIDE_STEP_SAVES_SECONDS,
   secondsPerFoot,
   typicalTime,
-  usualStart,
   type Field,
   type Mover,
 } from './typical.ts';

@@ -58,7 +58,7 @@ export interface Mover {
 }
 
 /** Lead in feet and speed in ft/s when he goes. Judgement; a share of the base path, so that short paths get short leads. */
-export function usualStart(
+function usualStart(
   { leadRule, baseDistanceFeet }: Ruleset,
   base: TargetBase,
 ): { leadFeet: number; speed: number } {

@@ -21,8 +21,8 @@ export interface Estimate {
 }
 
 /** What "good" means: the mean known within this much, with this chance. Agreed figures. */
-export const GOOD_WITHIN_SECONDS = 0.03;
-export const GOOD_CHANCE = 0.8;
+const GOOD_WITHIN_SECONDS = 0.03;
+const GOOD_CHANCE = 0.8;
 
 /** Where the level has no prior for a kind: nothing known before, and tries as uneven as this. Judgement. */
 const UNKNOWN = { sdBetween: 5, sdWithin: 0.1, min: -99, max: 99 };

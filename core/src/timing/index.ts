@@ -13,8 +13,6 @@ export { lateTaps, nextDrillPitch, type DrillPitch } from './drill.ts';
 export {
   daysSince,
   estimate,
-  GOOD_CHANCE,
-  GOOD_WITHIN_SECONDS,
   OLD_AFTER_DAYS,
   priorOrUnknown,
   type Estimate,
@@ -57,7 +55,6 @@ export {
   EVENT_PRIORS,
   REPS_FOR_CALIBRATION,
   spreadsTogether,
-  THUMB_EVENTS,
   TOGETHER_ENOUGH,
   TOGETHER_LEAST,
   type Calibration,
