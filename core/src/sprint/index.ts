@@ -3,7 +3,9 @@ export { simulateGateRun } from './gateRun.ts';
 export { missingOf, wantedOf, type Missing } from './missing.ts';
 export {
   compareStarts,
+  compareStyles,
   populationsOf,
+  type Difference,
   type Population,
   type StartComparison,
 } from './populations.ts';

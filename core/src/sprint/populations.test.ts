@@ -13,6 +13,7 @@ import {
 import type { ReadingId } from '../units/index.ts';
 import {
   compareStarts,
+  compareStyles,
   missingOf,
   populationsOf,
   secondsPerFoot,
@@ -182,6 +183,28 @@ describe('compareStarts', () => {
 
   it('says nothing of a start that was tried once', () => {
     expect(compare([...startsOf(1, 0.1, 1), aSteal(3.5)])).toBeNull();
+  });
+});
+
+describe('compareStyles', () => {
+  const deliveries = (style: 'legLift' | 'slideStep', seconds: number, count: number) =>
+    Array.from({ length: count }, (_, nth) =>
+      aReading({ style, seconds: seconds + 0.01 * (nth % 3) }),
+    );
+  const compared = (...readings: Reading[]) =>
+    compareStyles(populationsOf(person, readings, field, NOBODY));
+
+  it('says how much quicker the slide step is', () => {
+    const found = compared(...deliveries('legLift', 1.42, 12), ...deliveries('slideStep', 1.2, 12));
+    expect(found?.quickerSeconds).toBeCloseTo(0.22, 1);
+    expect(found?.tellable).toBe(true);
+  });
+
+  it('says nothing of a style that was timed once', () => {
+    expect(
+      compared(...deliveries('legLift', 1.42, 12), ...deliveries('slideStep', 1.2, 1)),
+    ).toBeNull();
+    expect(compared()).toBeNull();
   });
 });
 

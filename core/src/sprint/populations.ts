@@ -92,19 +92,47 @@ function reckoned(reading: Reading, field: Field, thumbs: Thumbs): TimedSeconds 
   return { seconds: seconds + shift, timer: timerOf(reading, thumbs) };
 }
 
-/** One start against another: positive seconds mean that the first is quicker. */
-export interface StartComparison {
-  first: { start: StartTechnique; count: number };
-  second: { start: StartTechnique; count: number };
+/** One mean against another. */
+export interface Difference {
+  /** By how much the first is quicker; negative: slower. */
   quickerSeconds: number;
-  /** How far that difference may be off (standard deviation), seconds. */
+  /** How far that may be off (standard deviation), seconds. */
   giveOrTakeSeconds: number;
-  /** Whether the difference is likely enough (nine in ten) to be said. */
+  /** Whether it is likely enough (nine in ten) to be said. */
   tellable: boolean;
 }
 
 /** A difference this many of its own deviations from zero is right nine times in ten. */
 const NINE_IN_TEN = 1.2816;
+
+type Mean = Pick<Estimate, 'meanSeconds' | 'meanSdSeconds'>;
+function differenceOf(first: Mean, second: Mean): Difference {
+  const quickerSeconds = second.meanSeconds - first.meanSeconds;
+  const giveOrTakeSeconds = Math.hypot(first.meanSdSeconds, second.meanSdSeconds);
+  const tellable = Math.abs(quickerSeconds) > NINE_IN_TEN * giveOrTakeSeconds;
+  return { quickerSeconds, giveOrTakeSeconds, tellable };
+}
+
+/**
+ * How much quicker a pitcher is to the plate with a slide step than with a leg lift.
+ * @returns null while either was timed less than twice
+ */
+export function compareStyles(populations: readonly Population[]): Difference | null {
+  const [slideStep, legLift] = (['slideStep', 'legLift'] as const).map(
+    (style) =>
+      populations.find(({ context }) => context.kind === 'delivery' && context.style === style)
+        ?.estimate,
+  );
+  if (!slideStep || !legLift || Math.min(slideStep.count, legLift.count) < LEAST_EACH) return null;
+  return differenceOf(slideStep, legLift);
+}
+
+/** One start against another. */
+export interface StartComparison extends Difference {
+  first: { start: StartTechnique; count: number };
+  second: { start: StartTechnique; count: number };
+}
+
 const LEAST_EACH = 2;
 
 /**
@@ -132,13 +160,9 @@ export function compareStarts(
   const usual = usualTimer(population.context);
   const [a, b] = [first, second].map(([, times]) => predictNext(believe(prior, times, usual)));
   if (!a || !b) return null;
-  const quickerSeconds = b.meanSeconds - a.meanSeconds;
-  const giveOrTakeSeconds = Math.hypot(a.meanSdSeconds, b.meanSdSeconds);
   return {
     first: { start: first[0], count: first[1].length },
     second: { start: second[0], count: second[1].length },
-    quickerSeconds,
-    giveOrTakeSeconds,
-    tellable: Math.abs(quickerSeconds) > NINE_IN_TEN * giveOrTakeSeconds,
+    ...differenceOf(a, b),
   };
 }

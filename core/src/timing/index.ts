@@ -10,13 +10,7 @@ export {
   type TimedSeconds,
 } from './belief.ts';
 export { lateTaps, nextDrillPitch, type DrillPitch } from './drill.ts';
-export {
-  daysSince,
-  estimate,
-  OLD_AFTER_DAYS,
-  priorOrUnknown,
-  type Estimate,
-} from './estimate.ts';
+export { daysSince, estimate, OLD_AFTER_DAYS, priorOrUnknown, type Estimate } from './estimate.ts';
 export { describeBeamMisfit, splitsOfBeams, type Beam, type GateSplits } from './gates.ts';
 export { judgeLeave, type LeaveVerdict } from './leave.ts';
 export {

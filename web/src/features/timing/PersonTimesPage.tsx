@@ -1,5 +1,5 @@
 import { byNumber } from '@bradyon/core/people';
-import { compareStarts, missingOf } from '@bradyon/core/sprint';
+import { compareStarts, compareStyles, missingOf } from '@bradyon/core/sprint';
 import { ArrowLeft, Check, CircleAlert } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -12,7 +12,7 @@ import { ReadingList } from './ReadingList.tsx';
 import { RhythmLine, ThrowCount } from './Seen.tsx';
 import { useNow } from './useNow.ts';
 import { useTimes } from './useTimes.ts';
-import { inOrder, missingWords, startsWords, titleOf } from './words.ts';
+import { inOrder, missingWords, startsWords, stylesWords, titleOf } from './words.ts';
 
 /** Charts are large: they come when somebody looks at one. */
 const Trend = lazy(async () => ({ default: (await import('./Trend.tsx')).Trend }));
@@ -41,6 +41,7 @@ export function PersonTimesPage() {
     each.readings.filter(({ id }) => each.doubtful.has(id)),
   );
   const missing = missingOf(person, populations, team.ruleset, now);
+  const styles = compareStyles(populations);
   const comparisons = populations.flatMap((population) => {
     const compared = compareStarts(person, population, team, times.thumbs);
     return compared ? [{ key: population.key, context: population.context, compared }] : [];
@@ -79,6 +80,7 @@ export function PersonTimesPage() {
             {populations.map((population) => (
               <GroupView key={population.key} population={population} />
             ))}
+            {styles && <p className="person-note">{stylesWords(styles)}</p>}
             {person.positions.includes('P') && <RhythmLine person={person} />}
             <p className="quiet person-note">
               Each dot is what a time is worth: the thumb&rsquo;s own lateness evened out, steals

@@ -11,6 +11,7 @@ import {
   missingWords,
   rhythmWords,
   startsWords,
+  stylesWords,
   titleOf,
 } from './words.ts';
 
@@ -92,6 +93,12 @@ describe('the other words', () => {
     );
     expect(startsWords({ ...both, quickerSeconds: -0.04, tellable: true })).toContain('Crossover');
     expect(startsWords({ ...both, tellable: false })).toContain('not enough to tell yet');
+  });
+
+  it('of two styles', () => {
+    const difference = { quickerSeconds: 0.19, giveOrTakeSeconds: 0.03, tellable: true };
+    expect(stylesWords(difference)).toBe('Slide step quicker by .19, give or take .03.');
+    expect(stylesWords({ ...difference, tellable: false })).toContain('not enough to tell yet');
   });
 
   it('of leaving', () => {

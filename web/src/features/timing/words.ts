@@ -1,4 +1,4 @@
-import type { Missing, Population, StartComparison } from '@bradyon/core/sprint';
+import type { Difference, Missing, Population, StartComparison } from '@bradyon/core/sprint';
 import {
   daysSince,
   OLD_AFTER_DAYS,
@@ -156,6 +156,14 @@ export function rhythmWords({ counts, verdict }: Rhythm): string {
     varied: 'varies: go on the first move',
   };
   return `${counts.join(', ')} s: ${verdicts[verdict]}`;
+}
+
+/** The slide step against the leg lift. */
+export function stylesWords({ quickerSeconds, giveOrTakeSeconds, tellable }: Difference): string {
+  if (!tellable) return 'Slide step or leg lift: not enough to tell yet.';
+  const by = Math.abs(quickerSeconds).toFixed(2).replace(/^0/, '');
+  const word = quickerSeconds > 0 ? 'quicker' : 'slower';
+  return `Slide step ${word} by ${by}, ${giveOrTake(giveOrTakeSeconds)}.`;
 }
 
 /** One start against another, with the doubt in plain words. */
