@@ -5,7 +5,7 @@ test('from the stopwatch to a call: three taps, a reload, and the sum on Steal',
   page,
 }) => {
   const coach = new Coach(page);
-  await coach.makeSeason();
+  await coach.enterSeason();
 
   await coach.go('Time');
   await coach.tap(0, 1410, 3500);
@@ -152,7 +152,7 @@ test('softball: from release to mitt, no style, no lead, and the small diamond w
   page,
 }) => {
   const coach = new Coach(page);
-  await coach.makeSeason('Fastpitch softball, 43 ft');
+  await coach.makeSeason('fastpitch43');
   await coach.go('Time');
   await expect(page.getByLabel('In the circle')).toBeVisible();
   await expect(page.getByText('Slide step')).toHaveCount(0);

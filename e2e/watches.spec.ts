@@ -14,6 +14,7 @@ test.describe('with the network cut', () => {
     const coach = new Coach(page);
     await coach.makeSeason();
     await coach.go('Time');
+    await coach.watchIsOut();
     // The pages are kept on the device once the service worker is in charge.
     await page.evaluate(() => navigator.serviceWorker.ready);
     await page.reload();
@@ -147,7 +148,7 @@ test('softball: a leave-time is early, on time or late, whichever is tapped firs
   page,
 }) => {
   const coach = new Coach(page);
-  await coach.makeSeason('Fastpitch softball, 43 ft');
+  await coach.makeSeason('fastpitch43');
   await coach.go('Time');
   await coach.watchIsOut();
   await page.keyboard.press('e');

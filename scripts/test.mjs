@@ -2,7 +2,7 @@
  * `npm test`: everything that has to hold, on a machine that has only Debian and Node.js.
  * The last line is counted from the runners' own reports: `N passed, N failed`.
  */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { checkNode, ensurePackages } from './install.mjs';
@@ -12,9 +12,9 @@ import { ensureChromium, ensurePostgres } from './system.mjs';
 const root = path.resolve(import.meta.dirname, '..');
 const results = path.join(root, 'test-results');
 
-const CHECKS = [
+const LINT = ['lint', ['eslint', '.', '--max-warnings', '0']];
+const OTHER_CHECKS = [
   ['format', ['prettier', '--check', '--log-level', 'warn', '.']],
-  ['lint', ['eslint', '.', '--max-warnings', '0']],
   ...['core', 'contract', 'server', 'web', 'e2e'].map((name) => [
     `types of ${name}`,
     ['tsc', '-p', name],
@@ -22,7 +22,7 @@ const CHECKS = [
   ['dead code', ['knip']],
 ];
 
-await run(() => {
+await run(async () => {
   checkNode();
   ensurePackages();
   ensurePostgres();
@@ -35,11 +35,17 @@ await run(() => {
     tally.passed += passed;
     tally.failed += failed;
   };
-  for (const [name, args] of CHECKS) {
-    const ok = npx(args);
+  // The linter takes as long as the rest together, so it has a lane of its own.
+  const check = async ([name, args]) => {
+    const { ok, output } = await npxBeside(args);
+    process.stdout.write(output);
     say(`${name}: ${ok ? 'passed' : 'FAILED'}`);
     add(ok ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 });
-  }
+  };
+  const others = async () => {
+    for (const each of OTHER_CHECKS) await check(each);
+  };
+  await Promise.all([check(LINT), others()]);
   const unitReport = path.join(results, 'unit.json');
   npx([
     'vitest',
@@ -58,6 +64,18 @@ await run(() => {
 
 function npx(args) {
   return spawnSync('npx', ['--no-install', ...args], { cwd: root, stdio: 'inherit' }).status === 0;
+}
+
+/** The same beside others: what it prints comes at its end, in one piece. */
+function npxBeside(args) {
+  return new Promise((resolve) => {
+    const child = spawn('npx', ['--no-install', ...args], { cwd: root });
+    let output = '';
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', (part) => (output += part));
+    child.once('error', (error) => resolve({ ok: false, output: String(error) }));
+    child.once('close', (status) => resolve({ ok: status === 0, output }));
+  });
 }
 
 /** null: the runner did not get as far as a report, which is a failure of its own. */

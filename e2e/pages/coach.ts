@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
+import { PRESETS, type PresetName } from '@bradyon/core/rules';
 import type { Reading } from '@bradyon/core/timing';
 import type { Page } from '@playwright/test';
 
+const ADDRESSES = { Time: /\/timing/, Steal: /\/steals/, Team: /\/people/ };
 const PASSWORD = 'ten letters or more';
 
 /** What a coach does with his hands: the steps that stories are made of. */
@@ -64,21 +66,64 @@ export class Coach {
     await dialog.waitFor({ state: 'detached' });
   }
 
-  /** A team with one runner, and one opponent with a pitcher and a catcher. */
-  async makeSeason(rules?: string): Promise<void> {
+  /** A team with one runner, and one opponent with a pitcher and a catcher, entered on the pages. */
+  async enterSeason(): Promise<void> {
     await this.signUp();
-    await this.makeTeam('Tern Rock Skuas', rules);
+    await this.makeTeam('Tern Rock Skuas');
     await this.addPlayer('4', 'Dara Whitlock', ['CF']);
     await this.addOpponent('Millrace Otters');
     await this.addPlayer('12', 'Silas Ruiz-Hale', ['P']);
     await this.addPlayer('9', 'Vance Tolliver', ['C']);
   }
 
-  async go(work: 'Time' | 'Steal' | 'Team'): Promise<void> {
+  /** The same without the pages, for stories about something else; ends on the opponent's roster. */
+  async makeSeason(preset: PresetName = 'fullSizeSeven'): Promise<void> {
+    const post = async (path: string, data: object): Promise<void> => {
+      const answer = await this.page.request.post(`/api${path}`, { data });
+      if (answer.status() !== 201) throw new Error(`${path}: ${await answer.text()}`);
+    };
+    const team = randomUUID();
+    const opponentId = randomUUID();
+    const person = (number: string, name: string, position: string, theirs: boolean) =>
+      post(`/teams/${team}/people`, {
+        id: randomUUID(),
+        opponentId: theirs ? opponentId : null,
+        number,
+        name,
+        throws: 'right',
+        bats: 'right',
+        positions: [position],
+        retired: false,
+      });
+    const { email, name } = this;
+    await post('/accounts', { id: randomUUID(), name, email, password: PASSWORD });
+    await post('/teams', {
+      id: team,
+      name: 'Tern Rock Skuas',
+      level: PRESETS[preset].sport === 'softball' ? 'fpHs' : 'hs',
+      ruleset: PRESETS[preset],
+      neededMarginSeconds: 0.06,
+      throwLimits: { pitcher: null, catcher: null },
+    });
+    await post(`/teams/${team}/opponents`, {
+      id: opponentId,
+      name: 'Millrace Otters',
+      retired: false,
+    });
+    await person('4', 'Dara Whitlock', 'CF', false);
+    await person('12', 'Silas Ruiz-Hale', 'P', true);
+    await person('9', 'Vance Tolliver', 'C', true);
+    await this.page.goto(`/teams/${team}/people?side=${opponentId}`);
+    await this.page.getByRole('link', { name: 'Vance Tolliver' }).waitFor();
+  }
+
+  async go(work: keyof typeof ADDRESSES): Promise<void> {
     await this.page
       .getByRole('navigation', { name: 'Work' })
       .getByRole('link', { name: work })
       .click();
+    // Its page is fetched first; until then the address is the old one.
+    await this.page.waitForURL(ADDRESSES[work]);
   }
 
   /**
