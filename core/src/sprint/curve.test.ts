@@ -24,6 +24,13 @@ describe('timeToCover', () => {
     );
   });
 
+  it('takes next to no time for next to no distance', () => {
+    const curve = { topSpeed: 25.639174510508212, accelerationSeconds: 0.7782, startSpeed: 0 };
+    for (const feet of [5e-324, 1e-15, 1e-12, 1e-9]) {
+      expect(distanceAfter(timeToCover(feet, curve), curve)).toBeCloseTo(feet, 12);
+    }
+  });
+
   it('never takes longer from a rolling start', () => {
     fc.assert(
       fc.property(anyDistance, anyCurve, (feet, curve) => {

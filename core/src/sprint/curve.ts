@@ -50,8 +50,10 @@ export function timeToCover(feet: number, curve: SpeedCurve): number {
   let seconds = (feet + (topSpeed - startSpeed) * accelerationSeconds) / topSpeed;
   for (let step = 0; step < 50; step += 1) {
     const correction = (distanceAfter(seconds, curve) - feet) / speedAfter(seconds, curve);
+    // It only ever falls; a step upward is the rounding of a distance of next to nothing.
+    if (correction <= 0) break;
     seconds -= correction;
-    if (Math.abs(correction) < 1e-13) break;
+    if (correction < 1e-13) break;
   }
   // Rounding may end a hair below zero for distances of less than a hair.
   return Math.max(0, seconds);

@@ -3,8 +3,7 @@ import type { ReadingKind } from './reading.ts';
 import { THUMB_PRIORS, type ThumbPrior } from './timer.ts';
 
 /** The events a thumb taps, and how late it usually is. */
-export const THUMB_EVENTS = ['firstMove', 'release', 'mitt', 'bag'] as const;
-export type ThumbEvent = (typeof THUMB_EVENTS)[number];
+export type ThumbEvent = 'firstMove' | 'release' | 'mitt' | 'bag';
 
 /**
  * How late a typical thumb taps each event, seconds. Judgement, chosen so that their differences are
