@@ -23,6 +23,14 @@ function times(
   );
 }
 
+/** Deliveries whose estimate is exactly this. */
+function estimatedAt(meanSeconds: number): Population[] {
+  return times('delivery', [meanSeconds]).map((each) => ({
+    ...each,
+    estimate: each.estimate && { ...each.estimate, meanSeconds },
+  }));
+}
+
 /** So many that the prior no longer shows in the hundredths. */
 const often = (...seconds: number[]): number[] => Array.from({ length: 400 }, () => seconds).flat();
 
@@ -70,10 +78,7 @@ describe('the steal race by the plain sum', () => {
     fc.assert(
       fc.property(time, margin, (delivery, needed) => {
         const at = (seconds: number) =>
-          raceOf(
-            stealTimes({ ...question, pitcherTimes: times('delivery', often(seconds)) }),
-            'hs',
-          );
+          raceOf(stealTimes({ ...question, pitcherTimes: estimatedAt(seconds) }), 'hs');
         const threshold = callSteal(at(delivery), needed).slowestDeliverySeconds ?? 0;
         // Legs are added in hundredths, so it is right to half of one.
         expect(Math.abs(at(threshold).gapSeconds - needed)).toBeLessThan(0.00501);
