@@ -153,6 +153,8 @@ export class Coach {
   /** Picks one of a row of words. */
   async choose(text: string): Promise<void> {
     await this.page.locator('.choice-option', { hasText: text }).click();
+    // What it chooses comes with the next picture.
+    await this.page.locator('.choice-option:has(:checked)', { hasText: text }).waitFor();
   }
 
   /** What the server has of the open team. */
