@@ -83,7 +83,9 @@ test('times go out and in as a table, and a whole team as one file', async ({ pa
   await expect(page.getByText('Skuas restored: 3 people, 1 opponents, 3 times.')).toBeVisible();
   await page.getByRole('button', { name: 'Make a team of it' }).click();
   await page.waitForURL(/people$/);
-  await expect(page.getByRole('button', { name: /Skuas restored/ })).toBeVisible();
+  await expect(
+    page.getByRole('banner').getByRole('button', { name: /Skuas restored/ }),
+  ).toBeVisible();
   await expect(page.getByRole('link', { name: 'Dara Whitlock' })).toBeVisible();
 
   // Deleting somebody asks for his name, and takes his times with him.
