@@ -32,6 +32,17 @@ describe('the journal of writes', () => {
     expect(kept[0]?.key).toBe('key-0');
   });
 
+  it('does not hold up a write when the device keeps nothing', () => {
+    const full = () => {
+      throw new Error('QuotaExceededError');
+    };
+    vi.stubGlobal('localStorage', Object.setPrototypeOf({}, { setItem: full }));
+    expect(() => {
+      keepWrite('a', {});
+    }).not.toThrow();
+    expect(keptWrites()).toEqual([]);
+  });
+
   it('leaves what is not its own alone', () => {
     localStorage.setItem('bradyon-team', 'x');
     keepWrite('a', {});

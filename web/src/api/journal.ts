@@ -9,7 +9,11 @@ export function keepWrite(key: string, item: object): void {
   serial += 1;
   // The time first, so that the order holds over a reload; the serial for two in one millisecond.
   const order = `${String(Date.now()).padStart(15, '0')}-${String(serial).padStart(6, '0')}`;
-  localStorage.setItem(`${PREFIX}${order}-${key}`, JSON.stringify(item));
+  try {
+    localStorage.setItem(`${PREFIX}${order}-${key}`, JSON.stringify(item));
+  } catch {
+    // The device is full or keeps nothing: the write still goes out, it only does not outlive the page.
+  }
 }
 
 /** The server has it, or has refused it. */
