@@ -111,7 +111,7 @@ function serveWeb(app: Express, webRoot: string): void {
     res.set('Cache-Control', 'no-cache');
     next();
   });
-  app.use(express.static(webRoot, { index: false, maxAge: '1h', cacheControl: false }));
+  app.use(express.static(webRoot, { index: false, cacheControl: false }));
   app.get('/{*page}', (req, res, next) => {
     if (!req.accepts('html')) {
       next();

@@ -20,7 +20,7 @@ export function selectReps(tx: Tx): Promise<ThumbRepDraft[]> {
   return many(
     tx,
     sql`select ${REP} from (
-          select * from thumb_reps where account_id = app_account()
+          select id, late_seconds, frame_seconds, taken_at from thumb_reps where account_id = app_account()
           order by taken_at desc, id limit ${NEWEST}
         ) newest order by taken_at, id`,
   );
@@ -57,7 +57,8 @@ export function selectStaffThumbs(tx: Tx): Promise<StaffThumb[]> {
                                             'frameSeconds', frame_seconds)
                          order by taken_at, id) as reps
         from (
-          select *, row_number() over (partition by account_id order by taken_at desc, id) as nth
+          select account_id, id, late_seconds, frame_seconds, taken_at,
+                 row_number() over (partition by account_id order by taken_at desc, id) as nth
           from thumb_reps
           where account_id in (select account_id from memberships where team_id = app_team())
         ) numbered
