@@ -1,4 +1,4 @@
-import type { ThumbRepDraft, TogetherTimeDraft } from '@bradyon/contract/thumb';
+import type { ThumbRepDraft, Together, TogetherTimeDraft } from '@bradyon/contract/thumb';
 import type { AsideReason, Reading, ReadingDraft } from '@bradyon/core/timing';
 import type { ReadingId, TeamId, TogetherId } from '@bradyon/core/units';
 import {
@@ -53,21 +53,45 @@ function send(item: OutboxItem): Promise<unknown> {
   }
 }
 
+/**
+ * Puts a change into a list that is kept. A list on its way is asked for anew: it may have left
+ * the server before the change came, and must not take it back.
+ */
+async function change<T>(
+  client: QueryClient,
+  queryKey: readonly string[],
+  changed: (kept: T[]) => T[],
+): Promise<void> {
+  const isOnItsWay = client.isFetching({ queryKey }) > 0;
+  if (isOnItsWay) await client.cancelQueries({ queryKey });
+  client.setQueryData<T[]>(queryKey, (kept) => kept && changed(kept));
+  if (isOnItsWay) void client.invalidateQueries({ queryKey });
+}
+
 /** Puts what the server answered where the screens look for it. */
-function remember(client: QueryClient, answer: unknown, item: OutboxItem): void {
-  if (item.write === 'reading' || item.write === 'judge') {
-    const reading = answer as Reading;
-    client.setQueryData<Reading[]>(
-      ['readings', item.teamId],
-      (kept) => kept && [reading, ...kept.filter(({ id }) => id !== reading.id)],
-    );
-  } else if (item.write === 'thumbRep') {
-    client.setQueryData<ThumbRepDraft[]>(
-      ['thumb'],
-      (kept) => kept && [...kept.filter(({ id }) => id !== item.draft.id), item.draft],
-    );
-    void client.invalidateQueries({ queryKey: ['thumbs'] });
-  } else void client.invalidateQueries({ queryKey: ['together'] });
+async function remember(client: QueryClient, answer: unknown, item: OutboxItem): Promise<void> {
+  switch (item.write) {
+    case 'reading':
+    case 'judge': {
+      const reading = answer as Reading;
+      return change<Reading>(client, ['readings', item.teamId], (kept) => [
+        reading,
+        ...kept.filter(({ id }) => id !== reading.id),
+      ]);
+    }
+    case 'togetherTime': {
+      const round = answer as Together;
+      return change<Together>(client, ['together', item.teamId], (kept) =>
+        kept.map((known) => (known.id === round.id ? round : known)),
+      );
+    }
+    case 'thumbRep':
+      void client.invalidateQueries({ queryKey: ['thumbs'] });
+      return change<ThumbRepDraft>(client, ['thumb'], (kept) => [
+        ...kept.filter(({ id }) => id !== item.draft.id),
+        item.draft,
+      ]);
+  }
 }
 
 /**
@@ -81,9 +105,7 @@ export function setUpOutbox(client: QueryClient): void {
     gcTime: Number.POSITIVE_INFINITY,
     retry: (_failures, error) => mayGoThroughLater(error),
     retryDelay: (failures) => Math.min(500 * 2 ** failures, LONGEST_PAUSE_MS),
-    onSuccess: (answer: unknown, item: Posted) => {
-      remember(client, answer, item);
-    },
+    onSuccess: (answer: unknown, item: Posted) => remember(client, answer, item),
     onError: (error) => {
       notify(`Not saved: ${error.message}`);
     },
