@@ -5,7 +5,7 @@ import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
 /** Core features, lowest first: each may import only those before it. */
-const CORE_ORDER = ['units', 'maths', 'rules', 'people', 'timing', 'files', 'sprint', 'steals'];
+const CORE_ORDER = ['units', 'maths', 'rules', 'people', 'timing', 'files', 'sprint', 'leads', 'steals'];
 const FEATURES = {
   server: ['accounts', 'teams', 'people', 'timing', 'gates', 'files'],
   web: ['accounts', 'teams', 'people', 'timing', 'thumb', 'clip', 'gates', 'files', 'steals'],

@@ -1,7 +1,7 @@
 import { makeRandom, normalDraw } from '../src/maths/index.ts';
 import { PRESETS } from '../src/rules/index.ts';
 import { populationsOf, typicalTime, type Field } from '../src/sprint/index.ts';
-import { estimate, plainContext, type Reading, type ReadingContext } from '../src/timing/index.ts';
+import { estimate, LEVELS, plainContext, type Reading, type ReadingContext } from '../src/timing/index.ts';
 import type { PersonId } from '../src/units/index.ts';
 import { aReading } from '../test/aReading.ts';
 
@@ -10,7 +10,7 @@ declare const performance: { now: () => number };
 
 type Print = (name: string, value: number, unit: string) => void;
 
-const field: Field = { level: 'hs', ruleset: PRESETS.fullSizeSeven };
+const field: Field = { level: LEVELS.hs, ruleset: PRESETS.fullSizeSeven };
 const person = { throws: 'right', bats: 'right' } as const;
 const PEOPLE = 20;
 const READINGS = 5000;

@@ -1,19 +1,27 @@
 export { distanceAfter, speedAfter, timeToCover, type SpeedCurve } from './curve.ts';
+export { diveSeconds, type Back } from './dive.ts';
+export { fitSprint, predictRun, type SprintFit, type TimedRun } from './fit.ts';
 export { simulateGateRun } from './gateRun.ts';
 export { missingOf, wantedOf, type Missing } from './missing.ts';
 export {
   compareStarts,
   compareStyles,
+  expectedTime,
   populationsOf,
   type Difference,
   type Population,
   type StartComparison,
 } from './populations.ts';
+export { countOf, runnerOf, type Runner } from './runner.ts';
+export { curveOf, runSeconds, runSpreadSeconds, stealFeet, type Gait, type Run } from './runs.ts';
 export {
   commonLeadFeet,
+  fieldOf,
   SLIDE_STEP_SAVES_SECONDS,
   secondsPerFoot,
   typicalTime,
+  usualRun,
+  usualStart,
   type Field,
   type Mover,
 } from './typical.ts';

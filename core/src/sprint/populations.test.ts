@@ -4,6 +4,7 @@ import { aReading } from '../../test/aReading.ts';
 import { makeRandom, normalDraw } from '../maths/index.ts';
 import { PRESETS, type Ruleset } from '../rules/index.ts';
 import {
+  LEVELS,
   plainContext,
   type LevelName,
   type Reading,
@@ -22,7 +23,7 @@ import {
   type Field,
 } from './index.ts';
 
-const field: Field = { level: 'hs', ruleset: PRESETS.fullSizeSeven };
+const field: Field = { level: LEVELS.hs, ruleset: PRESETS.fullSizeSeven };
 const person = { throws: 'right', bats: 'right' } as const;
 const NOBODY = new Map();
 const steal = { ...plainContext('steal'), base: 'second' } as const;
@@ -31,7 +32,9 @@ const dash = (toFeet: number) => ({ ...plainContext('dash'), fromFeet: 0, toFeet
 describe('typicalTime', () => {
   const at = (level: LevelName, context: ReadingContext, bats: 'right' | 'left' = 'right') => {
     const ruleset = level.startsWith('fp') ? PRESETS.fastpitch43 : PRESETS.fullSizeSeven;
-    return typicalTime(context, { throws: 'right', bats }, { level, ruleset })?.mean ?? 0;
+    return (
+      typicalTime(context, { throws: 'right', bats }, { level: LEVELS[level], ruleset })?.mean ?? 0
+    );
   };
 
   // The agreed table of average players: steal of second, home to first right and left, dash.
@@ -62,7 +65,7 @@ describe('typicalTime', () => {
     expect(at('hs', { ...delivery, style: 'slideStep' })).toBeCloseTo(1.25, 9);
     const pick = { ...plainContext('pick'), base: 'first' } as const;
     expect(typicalTime(pick, { ...person, throws: 'left' }, field)?.mean).toBe(1.18);
-    expect(typicalTime(pick, person, { ...field, level: 'fpHs' })).toBeNull();
+    expect(typicalTime(pick, person, { ...field, level: LEVELS.fpHs })).toBeNull();
     expect(typicalTime(plainContext('leave'), person, field)).toBeNull();
   });
 
@@ -81,7 +84,7 @@ describe('typicalTime', () => {
     ];
     for (const ruleset of Object.values(PRESETS)) {
       for (const context of contexts) {
-        const typical = typicalTime(context, person, { level: 'u12', ruleset });
+        const typical = typicalTime(context, person, { level: LEVELS.u12, ruleset });
         if (!typical) continue;
         expect(typical.mean).toBeGreaterThan(typical.min);
         expect(typical.mean).toBeLessThan(typical.max);

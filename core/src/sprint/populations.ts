@@ -4,6 +4,7 @@ import {
   byPopulation,
   estimate,
   flagReadings,
+  populationKey,
   priorOrUnknown,
   predictNext,
   thumbPriorFor,
@@ -29,6 +30,8 @@ export interface Population {
   readings: Reading[];
   /** What each is worth: from the common lead, its timer's bias taken out. Seconds. */
   reckonedSeconds: number[];
+  /** How uneven the timer of each is (standard deviation), seconds. */
+  timerSdSeconds: number[];
   /** Null when nothing counts and the level has no prior. */
   estimate: Estimate | null;
   /** Readings that look like a wrong tap and still count: the coach is asked. */
@@ -56,16 +59,15 @@ export function populationsOf(
     const usual = usualTimer(context);
     const judged = priorOrUnknown(prior, times);
     const flags = judged ? flagReadings(judged, times, usual) : [];
+    const all = own.map((reading) => reckoned(reading, field, thumbs));
     return [
       {
         key,
         context,
         leadFeet: commonLeadFeet(context, field.ruleset),
         readings: own,
-        reckonedSeconds: own.map((reading) => {
-          const { seconds, timer } = reckoned(reading, field, thumbs);
-          return seconds - timer.biasSeconds;
-        }),
+        reckonedSeconds: all.map(({ seconds, timer }) => seconds - timer.biasSeconds),
+        timerSdSeconds: all.map(({ timer }) => timer.sdSeconds),
         estimate: estimate(prior, times, usual),
         doubtful: new Set(
           counting.filter(({ vouched }, index) => flags[index] && !vouched).map(({ id }) => id),
@@ -90,6 +92,22 @@ function reckoned(reading: Reading, field: Field, thumbs: Thumbs): TimedSeconds 
   const shift =
     common === null || leadFeet === null ? 0 : (leadFeet - common) * secondsPerFoot(reading, field);
   return { seconds: seconds + shift, timer: timerOf(reading, thumbs) };
+}
+
+/**
+ * What is expected of somebody's next time: his own estimate, or what is typical of the level when
+ * nothing of it is timed (count 0).
+ * @returns null where the level has no prior either
+ */
+export function expectedTime(
+  person: Pick<Person, 'throws' | 'bats'>,
+  populations: readonly Population[],
+  context: ReadingContext,
+  field: Field,
+): Estimate | null {
+  const key = populationKey(context);
+  const own = populations.find((each) => each.key === key)?.estimate;
+  return own ?? estimate(typicalTime(context, person, field), [], usualTimer(context));
 }
 
 /** One mean against another. */

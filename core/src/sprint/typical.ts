@@ -1,31 +1,20 @@
 import type { Hand, SideOfPlate } from '../people/index.ts';
 import type { Ruleset } from '../rules/index.ts';
 import {
-  LEVELS,
+  levelOf,
   type Level,
+  type LevelChanges,
   type LevelName,
   type ReadingContext,
   type TypicalTime,
 } from '../timing/index.ts';
 import type { TargetBase } from '../units/index.ts';
 import { speedAfter, timeToCover } from './curve.ts';
+import { diveSeconds } from './dive.ts';
+import { runSeconds, runSpreadSeconds, stealFeet, type Gait, type Run } from './runs.ts';
 
 /** A slide step is this much quicker to the plate than a leg lift, when it was never timed. Agreed. */
 export const SLIDE_STEP_SAVES_SECONDS = 0.17;
-/** Hips to foot in the slide, and what the slide itself costs. */
-const SLIDE_REACH_FEET = 3;
-const SLIDE_SECONDS = 0.06;
-/** Leaning into a turn costs some top speed; a straight dash has a little more of it. */
-const TURN_SPEED_SHARE = 0.97;
-const DASH_SPEED_SHARE = 1.04;
-const READ_THE_HIT_SECONDS = 0.3;
-const TURN_FEET = 6;
-/** The read and the turn to dive take at least this long after the reaction. */
-const LEAST_DIVE_SECONDS = 0.3;
-
-/** How uneven one runner's tries are, seconds. Agreed. */
-const WITHIN = { steal: 0.05, homeToFirst: 0.08, long: 0.12, dash: 0.08, flying: 0.05 };
-
 /** Holds of pitchers of all levels. Judgement. */
 const HOLD: TypicalTime = { mean: 2.4, sdBetween: 0.6, sdWithin: 0.6, min: 0.3, max: 12 };
 /** What the levels of the other sport do not tell, for rules that mix the two. Judgement. */
@@ -47,18 +36,28 @@ const SOFTBALL_DELIVERY: TypicalTime = {
 const LEAVE_BETWEEN_SECONDS = 0.06;
 const DIVE_BETWEEN_SECONDS = 0.07;
 
-/** Whose times are asked about, and on what field. */
+/** Where the times are taken: what is typical there, and on what bases. */
 export interface Field {
-  level: LevelName;
+  level: Level;
   ruleset: Ruleset;
 }
+
+/** The field of a team: its level with its own numbers in it, and its rules. */
+export function fieldOf(team: {
+  level: LevelName;
+  levelChanges: LevelChanges;
+  ruleset: Ruleset;
+}): Field {
+  return { level: levelOf(team.level, team.levelChanges), ruleset: team.ruleset };
+}
+
 export interface Mover {
   throws: Hand;
   bats: SideOfPlate;
 }
 
 /** Lead in feet and speed in ft/s when he goes. Judgement; a share of the base path, so that short paths get short leads. */
-function usualStart(
+export function usualStart(
   { leadRule, baseDistanceFeet }: Ruleset,
   base: TargetBase,
 ): { leadFeet: number; speed: number } {
@@ -88,15 +87,14 @@ export function commonLeadFeet(
  */
 export function secondsPerFoot(
   { kind, base }: Pick<ReadingContext, 'kind' | 'base'>,
-  { level: name, ruleset }: Field,
+  { level, ruleset }: Field,
 ): number {
-  const level = LEVELS[name];
   if (kind === 'diveBack') {
     const lead = commonLeadFeet({ kind, base }, ruleset) ?? 0;
-    return diveSeconds(level, lead) - diveSeconds(level, lead + 1);
+    return dive(level, lead) - dive(level, lead + 1);
   }
   const start = usualStart(ruleset, base === 'third' ? 'third' : 'second');
-  const feet = stealFeet(level, ruleset, start.leadFeet);
+  const feet = stealFeet(start.leadFeet, { level, ruleset });
   const curve = { ...level, startSpeed: start.speed };
   return 1 / speedAfter(timeToCover(feet, curve), curve);
 }
@@ -109,9 +107,8 @@ export function secondsPerFoot(
 export function typicalTime(
   context: ReadingContext,
   { throws, bats }: Mover,
-  { level: name, ruleset }: Field,
+  { level, ruleset }: Field,
 ): TypicalTime | null {
-  const level = LEVELS[name];
   const softball = level.sport === 'softball';
   const { kind, base } = context;
   switch (kind) {
@@ -145,7 +142,7 @@ export function typicalTime(
     case 'outfieldThrow':
       return null;
     default:
-      return typicalRun(context, bats, level, ruleset);
+      return typicalRun(usualRun(context, bats, ruleset), { level, ruleset });
   }
 }
 
@@ -158,108 +155,64 @@ function shifted(typical: TypicalTime, seconds: number): TypicalTime {
   };
 }
 
-function diveSeconds({ back }: Level, leadFeet: number): number {
-  const curve = { ...back, startSpeed: 0 };
-  const run = timeToCover(Math.max(0, leadFeet - back.reachFeet), curve);
-  return back.reactSeconds + Math.max(LEAST_DIVE_SECONDS, run);
+function dive({ back }: Level, leadFeet: number): number {
+  return diveSeconds(back, {
+    distanceFeet: leadFeet,
+    awaySpeed: 0,
+    reactSeconds: back.reactSeconds,
+  });
 }
 
 function typicalDive(level: Level, ruleset: Ruleset): TypicalTime {
-  const mean = diveSeconds(level, usualStart(ruleset, 'second').leadFeet);
+  const mean = dive(level, usualStart(ruleset, 'second').leadFeet);
   const sdWithin = Math.hypot(level.back.reactSdSeconds, level.back.moveSdSeconds);
   return { mean, sdBetween: DIVE_BETWEEN_SECONDS, sdWithin, min: mean * 0.5, max: mean * 2 };
 }
 
-function stealFeet(level: Level, { baseDistanceFeet }: Ruleset, leadFeet: number): number {
-  return Math.max(0, baseDistanceFeet - 1.5 * level.bagSideFeet - SLIDE_REACH_FEET - leadFeet);
-}
-
-type Gait = Pick<Level, 'topSpeed' | 'accelerationSeconds'>;
-
-/** A run by the curve; how runners differ follows from how their curves differ. */
-function typicalRun(
-  context: ReadingContext,
+/** A run of a kind from the usual start, or from the lead given. */
+export function usualRun(
+  { kind, base, fromFeet, toFeet }: Pick<ReadingContext, 'kind' | 'base' | 'fromFeet' | 'toFeet'>,
   bats: SideOfPlate,
-  level: Level,
   ruleset: Ruleset,
-): TypicalTime {
-  const secondsOf = (gait: Gait): number => runSeconds(context, bats, level, ruleset, gait);
-  const mean = secondsOf(level);
-  const { topSpeed, accelerationSeconds } = level;
-  const bySpeed =
-    secondsOf({ topSpeed: topSpeed * (1 + level.topSpeedVariation), accelerationSeconds }) - mean;
-  const byStart =
-    secondsOf({
-      topSpeed,
-      accelerationSeconds: accelerationSeconds * (1 + level.accelerationVariation),
-    }) - mean;
-  return {
-    mean,
-    sdBetween: Math.hypot(bySpeed, byStart),
-    sdWithin: withinOf(context),
-    // The agreed limits of a steal, .8 and 1.3 of the mean, for every run.
-    min: mean * 0.78,
-    max: mean * 1.32,
-  };
-}
-
-function withinOf({ kind, fromFeet }: ReadingContext): number {
-  if (kind === 'firstToThird' || kind === 'secondToHome') return WITHIN.long;
-  if (kind === 'dash') return (fromFeet ?? 0) > 0 ? WITHIN.flying : WITHIN.dash;
-  return kind === 'homeToFirst' ? WITHIN.homeToFirst : WITHIN.steal;
-}
-
-function runSeconds(
-  context: ReadingContext,
-  bats: SideOfPlate,
-  level: Level,
-  ruleset: Ruleset,
-  gait: Gait,
-): number {
-  const bases = ruleset.baseDistanceFeet;
-  switch (context.kind) {
-    case 'homeToFirst': {
-      const sides = bats === 'switch' ? (['right', 'left'] as const) : [bats];
-      const each = sides.map((side) => homeToFirstSeconds(side, level, bases, gait));
-      return each.reduce((sum, seconds) => sum + seconds, 0) / each.length;
-    }
+  leadFeet: number | null = null,
+): Run {
+  switch (kind) {
+    case 'homeToFirst':
+      return { kind, bats };
     case 'firstToThird':
     case 'secondToHome': {
       // He has shuffled out as the ball is hit.
-      const start =
+      const { leadFeet: lead, speed } =
         ruleset.leadRule === 'open'
-          ? { leadFeet: (15 * bases) / 90, speed: 5 }
+          ? { leadFeet: (15 * ruleset.baseDistanceFeet) / 90, speed: 5 }
           : usualStart(ruleset, 'third');
-      const feet = 2 * bases + TURN_FEET - level.bagSideFeet - start.leadFeet - SLIDE_REACH_FEET;
-      const curve = {
-        ...gait,
-        topSpeed: gait.topSpeed * TURN_SPEED_SHARE,
-        startSpeed: start.speed,
-      };
-      return READ_THE_HIT_SECONDS + timeToCover(feet, curve) + SLIDE_SECONDS;
+      return { kind, leadFeet: lead, startSpeed: speed };
     }
-    case 'dash': {
-      const curve = { ...gait, topSpeed: gait.topSpeed * DASH_SPEED_SHARE, startSpeed: 0 };
-      const [from, to] = [context.fromFeet ?? 0, context.toFeet ?? 0];
-      return timeToCover(to, curve) - timeToCover(from, curve);
-    }
+    case 'dash':
+      return { kind, fromFeet: fromFeet ?? 0, toFeet: toFeet ?? 0 };
     default: {
-      const start = usualStart(ruleset, context.base === 'third' ? 'third' : 'second');
-      const curve = { ...gait, startSpeed: start.speed };
-      return SLIDE_SECONDS + timeToCover(stealFeet(level, ruleset, start.leadFeet), curve);
+      const start = usualStart(ruleset, base === 'third' ? 'third' : 'second');
+      return { kind: 'steal', leadFeet: leadFeet ?? start.leadFeet, startSpeed: start.speed };
     }
   }
 }
 
-/** From where he stands in the box to the near edge of first, less the foot that reaches for it. */
-function homeToFirstSeconds(
-  side: 'right' | 'left',
-  level: Level,
-  baseDistanceFeet: number,
-  gait: Gait,
-): number {
-  const first = (baseDistanceFeet - level.bagSideFeet) / Math.SQRT2;
-  const across = side === 'right' ? -level.battersBoxFeet : level.battersBoxFeet;
-  const feet = Math.hypot(first - across, first - 0.7) - 1;
-  return level.contactToRunSeconds[side] + timeToCover(feet, { ...gait, startSpeed: 0 });
+/** A run by the curve; how runners differ follows from how their curves differ. */
+function typicalRun(run: Run, field: Field): TypicalTime {
+  const secondsOf = (gait: Gait): number => runSeconds(run, gait, field);
+  const { topSpeed, accelerationSeconds, ...level } = field.level;
+  const mean = secondsOf({ topSpeed, accelerationSeconds });
+  const quicker = topSpeed * (1 + level.topSpeedVariation);
+  const slower = accelerationSeconds * (1 + level.accelerationVariation);
+  return {
+    mean,
+    sdBetween: Math.hypot(
+      secondsOf({ topSpeed: quicker, accelerationSeconds }) - mean,
+      secondsOf({ topSpeed, accelerationSeconds: slower }) - mean,
+    ),
+    sdWithin: runSpreadSeconds(run),
+    // The agreed limits of a steal, .8 and 1.3 of the mean, for every run.
+    min: mean * 0.78,
+    max: mean * 1.32,
+  };
 }

@@ -1,3 +1,68 @@
-export { callSteal, CLEAR_MARGIN_SECONDS, VERDICTS, type StealCall, type Verdict } from './call.ts';
-export { raceOf, type Leg, type LegName, type Race } from './race.ts';
-export { stealTimes, type StealTimes, type TimeInUse } from './times.ts';
+export {
+  chanceAt,
+  chanceInterval,
+  chanceSafe,
+  doubtSeconds,
+  readyRace,
+  type Chance,
+  type Race,
+  type RacePart,
+  type ReadyRace,
+} from './chance.ts';
+export {
+  STEAL_BASES,
+  STEAL_KINDS,
+  startOf,
+  stealKinds,
+  type Start,
+  type StealBase,
+  type StealKind,
+} from './kinds.ts';
+export {
+  legsOf,
+  untimedLegs,
+  type Basis,
+  type Leg,
+  type LegName,
+  type Legs,
+  type StealQuestion,
+  type Timed,
+} from './legs.ts';
+export { breakEven, needsOf, secondsNeeded, type Needs } from './needs.ts';
+export {
+  FASTBALL,
+  pitchesFor,
+  pitchMix,
+  PITCHES,
+  PITCH_EFFECTS,
+  type Count,
+  type Expected,
+  type Pitch,
+  type PitchEffect,
+  type WeightedPitch,
+} from './pitches.ts';
+export {
+  footWorth,
+  judgeSteal,
+  raceOf,
+  sharpestNext,
+  VERDICTS,
+  type Judging,
+  type Sharper,
+  type Steal,
+  type Verdict,
+} from './steal.ts';
+export {
+  mixFigures,
+  PITCHOUT_COSTS_RUNS,
+  runningGame,
+  SLIDE_STEP_COSTS_RUNS,
+  STEAL_SWING_RUNS,
+  type Counter,
+  type MixFigures,
+  type RunningGame,
+  type RunningGameAnswer,
+} from './mix.ts';
+export { goCard, roundedUp, type CardCell, type GoCard, type GoCardRow } from './card.ts';
+export { doubleSteal, firstAndThird, type DoubleSteal, type FirstAndThird } from './double.ts';
+export { chanceDelayed, coverOnDelayed, USUAL_COVER_FEET, type DelayedRace } from './delayed.ts';

@@ -1,193 +1,488 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { PRESETS } from '../rules/index.ts';
+import games from '../../vectors/race/game.json';
+import variants from '../../vectors/race/variants.json';
 import { aReading } from '../../test/aReading.ts';
-import { populationsOf, type Population } from '../sprint/index.ts';
-import type { LevelName, Reading, ReadingKind } from '../timing/index.ts';
-import { callSteal, raceOf, stealTimes } from './index.ts';
+import { makeRandom } from '../maths/index.ts';
+import { PRESETS, type Ruleset } from '../rules/index.ts';
+import { populationsOf, runnerOf, runSeconds, type Field } from '../sprint/index.ts';
+import { LEVELS, type LevelName, type Reading, type Spread } from '../timing/index.ts';
+import {
+  chanceAt,
+  chanceDelayed,
+  chanceSafe,
+  doubleSteal,
+  firstAndThird,
+  footWorth,
+  goCard,
+  judgeSteal,
+  legsOf,
+  mixFigures,
+  pitchesFor,
+  pitchMix,
+  PITCHES,
+  readyRace,
+  roundedUp,
+  runningGame,
+  sharpestNext,
+  stealKinds,
+  type DelayedRace,
+  type Judging,
+  type StealQuestion,
+} from './index.ts';
 
-/** Somebody's times of one kind, taken by gates: an estimate close to their mean. */
-function times(
-  kind: ReadingKind,
-  seconds: number[],
-  parts: Partial<Reading> = {},
-  rules = PRESETS.fullSizeSeven,
-  level: LevelName = 'hs',
-): Population[] {
-  const each = seconds.map((time) => aReading({ kind, seconds: time, base: 'second', ...parts }));
-  return populationsOf(
-    { throws: 'right', bats: 'right' },
-    each,
-    { level, ruleset: rules },
-    new Map(),
+type Hand = 'right' | 'left';
+
+function fieldAt(level: LevelName, ruleset: Ruleset = PRESETS.fullSizeSeven): Field {
+  return { level: LEVELS[level], ruleset };
+}
+
+function timed(field: Field, readings: Reading[], throws: Hand = 'right') {
+  const person = { throws, bats: 'right' } as const;
+  return { person, populations: populationsOf(person, readings, field, new Map()) };
+}
+
+/** Somebody timed so often at one time that the prior no longer shows. */
+const often = (seconds: number, parts: Partial<Reading>): Reading[] =>
+  Array.from({ length: 400 }, (_, index) =>
+    aReading({ seconds: seconds + (index % 2 === 0 ? 0.03 : -0.03), ...parts }),
   );
+
+function ask(
+  parts: Partial<StealQuestion> & {
+    pitches?: Reading[];
+    pops?: Reading[];
+    runs?: Reading[];
+    throws?: Hand;
+  } = {},
+): StealQuestion {
+  const { pitches = [], pops = [], runs = [], throws, ...rest } = parts;
+  const field = rest.field ?? fieldAt('hs');
+  const runner = timed(field, runs);
+  return {
+    field,
+    base: 'second',
+    kind: stealKinds(field.ruleset, 'second')[0] ?? 'straight',
+    style: 'legLift',
+    pitcher: timed(field, pitches, throws),
+    catcher: timed(field, pops),
+    runner: { ...runner, form: runnerOf(runner.person, runner.populations, field) },
+    leadFeet: null,
+    batter: null,
+    ...rest,
+  };
 }
 
-/** Deliveries whose estimate is exactly this. */
-function estimatedAt(meanSeconds: number): Population[] {
-  return times('delivery', [meanSeconds]).map((each) => ({
-    ...each,
-    estimate: each.estimate && { ...each.estimate, meanSeconds },
-  }));
-}
-
-/** So many that the prior no longer shows in the hundredths. */
-const often = (...seconds: number[]): number[] => Array.from({ length: 400 }, () => seconds).flat();
-
-const question = {
-  ruleset: PRESETS.fullSizeSeven,
-  level: 'hs' as const,
-  base: 'second' as const,
-  style: 'legLift' as const,
-  pitcher: { throws: 'right' as const },
-  pitcherTimes: times('delivery', often(1.36, 1.4)),
-  catcherTimes: times('pop', often(2.05, 2.13)),
-  runnerTimes: times('steal', often(3.3, 3.34)),
+const judging: Judging = { pitches: pitchesFor({ count: null }), needed: 0.8 };
+const pop = { kind: 'pop', base: 'second' } as const;
+const steal = { kind: 'steal', base: 'second', leadFeet: 11.5 } as const;
+const well = {
+  pitches: often(1.4, {}),
+  pops: often(2.1, pop),
+  runs: often(3.4, steal),
 };
 
-describe('the steal race by the plain sum', () => {
-  it('sets delivery + pop + tag against jump + run', () => {
-    const race = raceOf(stealTimes(question), 'hs');
-    expect(race.ballSeconds).toBeCloseTo(1.38 + 2.09 + 0.1, 9);
-    expect(race.runnerSeconds).toBeCloseTo(0.13 + 3.32, 9);
-    expect(race.gapSeconds).toBeCloseTo(0.12, 9);
-    expect(race.gapFeet).toBeCloseTo(0.12 * 25.7, 1);
-    expect(callSteal(race, 0.06)).toEqual({
-      verdict: 'go',
-      missing: [],
-      slowestDeliverySeconds: expect.closeTo(1.32, 9) as number,
-    });
+describe('what a steal is judged by', () => {
+  it('is each one’s own, at his own lead', () => {
+    const { pitch, pop: throwing, run } = legsOf(ask(well));
+    expect(pitch?.spread.meanSeconds).toBeCloseTo(1.4, 2);
+    expect(throwing?.spread.meanSeconds).toBeCloseTo(2.1, 2);
+    expect(run.spread.meanSeconds).toBeCloseTo(3.4, 1);
+    const longer = legsOf(ask({ ...well, leadFeet: 13.5 })).run.spread.meanSeconds;
+    expect(run.spread.meanSeconds - longer).toBeCloseTo(2 * 0.038, 2);
   });
 
-  it('goes from go to close to stay as the pitcher gets quicker', () => {
-    const verdicts = [1.38, 1.3, 1.2].map((delivery) => {
-      const found = stealTimes({ ...question, pitcherTimes: times('delivery', often(delivery)) });
-      return callSteal(raceOf(found, 'hs'), 0.06).verdict;
-    });
-    expect(verdicts).toEqual(['go', 'close', 'stay']);
-  });
-
-  it('goes when the gap is exactly the margin', () => {
-    const found = stealTimes({ ...question, pitcherTimes: times('delivery', often(1.32)) });
-    expect(callSteal(raceOf(found, 'hs'), 0.06).verdict).toBe('go');
-  });
-
-  it('inverts: at the slowest delivery asked for, the gap is exactly the margin', () => {
-    const time = fc.double({ min: 0.9, max: 2, noNaN: true });
-    const margin = fc.double({ min: 0, max: 0.4, noNaN: true });
-    fc.assert(
-      fc.property(time, margin, (delivery, needed) => {
-        const at = (seconds: number) =>
-          raceOf(stealTimes({ ...question, pitcherTimes: estimatedAt(seconds) }), 'hs');
-        const threshold = callSteal(at(delivery), needed).slowestDeliverySeconds ?? 0;
-        // Legs are added in hundredths, so it is right to half of one.
-        expect(Math.abs(at(threshold).gapSeconds - needed)).toBeLessThan(0.00501);
-      }),
-    );
-  });
-
-  it('goes from what is typical of the level toward his own, time by time', () => {
-    const after = (count: number) => {
-      const own = times(
-        'delivery',
-        Array.from({ length: count }, () => 1.3),
-      );
-      return stealTimes({ ...question, pitcherTimes: own }).delivery?.seconds ?? 0;
-    };
-    const seconds = [1, 3, 10, 100].map(after);
-    expect(seconds).toEqual(seconds.toSorted((a, b) => b - a));
-    expect(seconds[0]).toBeLessThan(1.42);
-    expect(seconds.at(-1)).toBeCloseTo(1.3, 2);
-  });
-
-  it('does not count what was set aside', () => {
-    const aside = times('delivery', [2.1], { asideReason: 'wrong tap' });
-    expect(stealTimes({ ...question, pitcherTimes: aside }).delivery).toMatchObject({
-      basis: 'typical',
-      count: 0,
-    });
-  });
-
-  it('uses pops to the base in question only', () => {
-    const found = stealTimes({
-      ...question,
-      base: 'third',
-      catcherTimes: times('pop', [1.7], { base: 'third' }),
-    });
-    expect(found.pop).toMatchObject({ basis: 'timed', count: 1 });
-    expect(found.run.basis).toBe('typical');
-  });
-
-  it('reckons a slide step from the leg lift until one is timed', () => {
-    const slide = { ...question, style: 'slideStep' as const };
-    expect(stealTimes(slide).delivery).toMatchObject({
-      basis: 'reckoned',
-      seconds: expect.closeTo(1.21, 3) as number,
-    });
-    const own = times('delivery', [1.18], { style: 'slideStep' });
-    expect(stealTimes({ ...slide, pitcherTimes: own }).delivery?.basis).toBe('timed');
-    expect(stealTimes({ ...slide, pitcherTimes: [] }).delivery).toMatchObject({
-      basis: 'typical',
-      seconds: expect.closeTo(1.25, 9) as number,
-    });
-  });
-
-  it('waits longer on a left-hander, toward second only', () => {
-    const left = { ...question, pitcher: { throws: 'left' as const } };
-    expect(stealTimes(left).jump.seconds).toBeCloseTo(0.21, 9);
-    expect(stealTimes({ ...left, base: 'third' }).jump.seconds).toBeCloseTo(0.13, 9);
-  });
-});
-
-describe('when somebody is not timed', () => {
-  it('shows the race with typical times and gives no verdict', () => {
-    const found = stealTimes({ ...question, pitcherTimes: [], runnerTimes: [] });
-    const race = raceOf(found, 'hs');
-    expect(callSteal(race, 0.06)).toMatchObject({
-      verdict: 'untimed',
-      missing: ['delivery', 'run'],
-    });
+  it('is typical of the level where nothing is timed, and says so', () => {
+    const { pitch, run } = legsOf(ask());
+    expect(pitch).toMatchObject({ basis: 'typical', count: 0 });
     // The agreed table: an average high school runner takes 3.69 s from 11.5 ft.
-    expect(found.run.seconds).toBeCloseTo(3.69, 1);
-    expect(Number.isFinite(race.gapSeconds)).toBe(true);
+    expect(run.spread.meanSeconds).toBeCloseTo(3.69, 2);
+    expect(run.spread.meanSdSeconds).toBeGreaterThan(0.15);
   });
 
-  it.each([
-    ['pro', 3.48],
-    ['college', 3.58],
-    ['hs', 3.69],
-  ] as const)('takes the average runner of %s to be %s s', (level, seconds) => {
-    const found = stealTimes({ ...question, level, runnerTimes: [] });
-    expect(Math.abs(found.run.seconds - seconds)).toBeLessThan(0.006);
+  it('reckons a slide step from the leg lift until one is timed, and is less sure of it', () => {
+    const slide = legsOf(ask({ ...well, style: 'slideStep' })).pitch;
+    const lift = legsOf(ask(well)).pitch;
+    expect(slide?.basis).toBe('reckoned');
+    expect(slide?.spread.meanSeconds).toBeCloseTo((lift?.spread.meanSeconds ?? 0) - 0.17, 9);
+    expect(slide?.spread.meanSdSeconds).toBeGreaterThan(lift?.spread.meanSdSeconds ?? 1);
+    const own = ask({
+      pitches: [aReading({ seconds: 1.2, style: 'slideStep' })],
+      style: 'slideStep',
+    });
+    expect(legsOf(own).pitch?.basis).toBe('timed');
+  });
+
+  it('waits longer on a left-hander going to second, and reads him the same off second', () => {
+    const jump = (throws: Hand, base: 'second' | 'third') =>
+      legsOf(ask({ throws, base })).jump?.spread.meanSeconds;
+    expect(jump('left', 'second')).toBeCloseTo(0.21, 9);
+    expect(jump('right', 'second')).toBeCloseTo(0.13, 9);
+    expect(jump('left', 'third')).toBe(jump('right', 'third'));
+  });
+
+  it('learns of a run from other runs', () => {
+    const runs = [aReading({ kind: 'homeToFirst', seconds: 4.3 })];
+    expect(legsOf(ask({ runs })).run).toMatchObject({ basis: 'reckoned', count: 1 });
   });
 });
 
-describe('other rules', () => {
-  it('in fastpitch times the flight from the release', () => {
-    const race = raceOf(
-      stealTimes({
-        ...question,
-        ruleset: PRESETS.fastpitch43,
-        level: 'fpHs',
-        pitcherTimes: times('flight', often(0.5, 0.52), {}, PRESETS.fastpitch43, 'fpHs'),
-        runnerTimes: times('steal', often(2.6), {}, PRESETS.fastpitch43, 'fpHs'),
+describe('the verdict', () => {
+  const verdictAt = (delivery: number) =>
+    judgeSteal(ask({ ...well, pitches: often(delivery, {}) }), judging).verdict;
+
+  it('goes from go to stay as the pitcher gets quicker', () => {
+    expect([1.5, 1.2].map(verdictAt)).toEqual(['go', 'stay']);
+  });
+
+  it('is close when the doubt of a few times reaches what he needs', () => {
+    const few = ask({
+      pitches: [1.34, 1.36].map((seconds) => aReading({ seconds })),
+      pops: [aReading({ ...pop, seconds: 2.1 })],
+      runs: [3.4, 3.45].map((seconds) => aReading({ ...steal, seconds })),
+    });
+    const found = judgeSteal(few, judging);
+    expect(found.verdict).toBe('close');
+    expect(found.low).toBeLessThan(found.chance);
+    expect(found.high).toBeGreaterThan(0.8);
+  });
+
+  it('cannot be told of people never timed, unless even the doubt leaves no question', () => {
+    const found = judgeSteal(ask(), { ...judging, needed: 0.6 });
+    expect(found.verdict).toBe('untimed');
+    expect(found.missing.map(({ name }) => name)).toEqual(['delivery', 'pop', 'run']);
+    const hopeless = ask({ pitches: often(1.0, {}), pops: often(1.8, pop) });
+    expect(judgeSteal(hopeless, judging).verdict).toBe('stay');
+  });
+
+  it('says the slowest pitch he may go on: there the chance is just what he needs', () => {
+    const question = ask(well);
+    const { slowestPitchSeconds, lacksSeconds, chanceWith } = judgeSteal(question, judging);
+    expect(chanceWith(lacksSeconds ?? 0)).toBeCloseTo(0.8, 9);
+    expect(slowestPitchSeconds).toBeGreaterThan(1.2);
+    expect(slowestPitchSeconds).toBeLessThan(1.45);
+  });
+
+  it('refuses a chance that is none', () => {
+    expect(() => judgeSteal(ask(), { ...judging, needed: 1 })).toThrow('between 0 and 1');
+  });
+});
+
+describe('what would help', () => {
+  it('names whose three next times would sharpen the answer most', () => {
+    const question = ask({ ...well, pops: [] });
+    const found = judgeSteal(question, judging);
+    const next = sharpestNext(question, found, judging);
+    expect(next?.leg.name).toBe('pop');
+    expect((next?.high ?? 1) - (next?.low ?? 0)).toBeLessThan(found.high - found.low);
+    expect(sharpestNext(ask(well), judgeSteal(ask(well), judging), judging)).toBeNull();
+  });
+
+  it('says what a foot is worth: 8 to 11 points where it is close', () => {
+    const question = ask({ ...well, runs: often(3.47, steal) });
+    const { seconds, chance } = footWorth(question, judgeSteal(question, judging));
+    expect(seconds).toBeCloseTo(0.038, 2);
+    expect(chance).toBeGreaterThan(0.06);
+    expect(chance).toBeLessThan(0.12);
+  });
+});
+
+describe('pitches', () => {
+  it('come as often as they should, by count', () => {
+    for (const count of [null, { balls: 0, strikes: 0 }, { balls: 3, strikes: 2 }]) {
+      const { fastball, breaking, changeup } = pitchMix(count);
+      expect(fastball + breaking + changeup).toBeCloseTo(1, 12);
+    }
+    expect(pitchMix({ balls: 3, strikes: 0 }).fastball).toBeGreaterThan(0.9);
+    expect(() => pitchMix({ balls: 4, strikes: 0 })).toThrow('0 to 3 balls');
+  });
+
+  it('off speed help him and a pitch-out does not', () => {
+    const chance = (pitch: (typeof PITCHES)[number]) =>
+      judgeSteal(ask(well), { ...judging, pitches: pitchesFor({ pitch }) }).chance;
+    const [fastball, breaking, changeup, pitchout] = PITCHES.map(chance);
+    expect(breaking).toBeGreaterThan(changeup ?? 1);
+    expect(changeup).toBeGreaterThan(fastball ?? 1);
+    expect(pitchout).toBeLessThan(fastball ?? 0);
+  });
+
+  it('do not count twice: over the usual mix the times stay as they were timed', () => {
+    const mean = (part: 'deliverySeconds' | 'popSeconds') =>
+      pitchesFor({ count: null }).reduce((sum, pitch) => sum + pitch.weight * pitch[part], 0);
+    expect(mean('deliverySeconds')).toBeCloseTo(0, 12);
+    expect(mean('popSeconds')).toBeCloseTo(0, 12);
+  });
+});
+
+const exactly = (meanSeconds: number, sdSeconds: number): Spread => ({
+  meanSeconds,
+  sdSeconds,
+  freedom: Number.POSITIVE_INFINITY,
+  meanSdSeconds: 0,
+  spreadSeconds: sdSeconds,
+});
+
+describe('other ways to go', () => {
+  it('delayed: it beats the man who covers, not the arm, as often as agreed', () => {
+    for (const {
+      level: name,
+      V,
+      tau,
+      lead,
+      v0,
+      pop: throwing,
+      cover,
+      expected,
+    } of variants.delayed) {
+      const field = fieldAt(name as LevelName);
+      const gait = { topSpeed: V, accelerationSeconds: tau };
+      const run = runSeconds({ kind: 'steal', leadFeet: lead, startSpeed: v0 }, gait, field);
+      expect(run).toBeCloseTo(expected.run, 5);
+      const race: DelayedRace = {
+        level: field.level,
+        surprise: exactly(0.25, 0.12),
+        pop: exactly(throwing.mean, throwing.sd),
+        run: exactly(run, field.level.runSdSeconds),
+        cover: {
+          feet: cover.dist,
+          reactSeconds: cover.react,
+          sdSeconds: Math.hypot(cover.reactSd, cover.moveSd),
+          reachFeet: 3,
+        },
+      };
+      expect(Math.abs(chanceDelayed(race, 0) - expected.p)).toBeLessThan(variants.tolerance);
+    }
+    const asked = judgeSteal(ask({ ...well, kind: 'delayed' }), judging);
+    expect(asked.legs).toMatchObject({
+      pitch: null,
+      jump: null,
+      start: { leadFeet: 20, speed: 7 },
+    });
+    expect(asked.slowestPitchSeconds).toBeNull();
+  });
+
+  const averageChance = (
+    field: Field,
+    base: 'second' | 'third',
+    leadFeet: number,
+    startSpeed: number,
+  ) => {
+    const { level } = field;
+    const throwing = base === 'second' ? level.popSecond : level.popThird;
+    const run = runSeconds({ kind: 'steal', leadFeet, startSpeed }, level, field);
+    const jump = legsOf(ask({ field, base })).jump?.spread;
+    return chanceSafe({
+      level,
+      delivery: exactly(level.delivery.mean, level.delivery.sdWithin),
+      pop: exactly(throwing.mean, throwing.sdWithin),
+      run: exactly(run, level.runSdSeconds),
+      jump: { meanSeconds: jump?.meanSeconds ?? 0, sdSeconds: level.jumpSdSeconds },
+    }).chance;
+  };
+
+  it('third: rolling off second, as often as agreed', () => {
+    for (const { level, lead, v0, expected } of variants.third) {
+      const found = averageChance(fieldAt(level as LevelName), 'third', lead, v0);
+      expect(Math.abs(found - expected.p)).toBeLessThan(variants.tolerance);
+    }
+  });
+
+  it('softball: leaving at release, as often as agreed; standing there is hopeless', () => {
+    for (const { level, expected } of variants.release) {
+      const field = fieldAt(level as LevelName, PRESETS.fastpitch43);
+      expect(Math.abs(averageChance(field, 'second', 3, 9) - expected.p)).toBeLessThan(
+        variants.tolerance,
+      );
+      expect(averageChance(field, 'second', 0, 0)).toBeLessThan(0.4);
+    }
+  });
+
+  it('home: next to nothing from an ordinary lead, something walking down the line on a wind-up', () => {
+    const chance = (name: LevelName, kind: 'straight' | 'hop') => {
+      const field = fieldAt(name);
+      const usual = runSeconds({ ...steal, startSpeed: 0 }, field.level, field);
+      const question = ask({ field, base: 'home', kind, runs: often(usual, steal) });
+      return judgeSteal(question, judging).chance;
+    };
+    for (const [level, agreed] of [
+      ['pro', 0.88],
+      ['hs', 0.65],
+      ['u14', 0.4],
+    ] as const) {
+      expect(Math.abs(chance(level, 'hop') - agreed)).toBeLessThan(0.04);
+      expect(chance(level, 'straight')).toBeLessThan(0.2);
+    }
+  });
+
+  it('the rules decide which there are', () => {
+    expect(stealKinds(PRESETS.fullSizeSeven, 'third')).toEqual(['straight', 'hop']);
+    expect(stealKinds(PRESETS.fastpitch43, 'second')).toEqual(['rocker', 'standing']);
+    expect(stealKinds(PRESETS.smallDiamond, 'second')).toEqual(['standing']);
+    expect(stealKinds({ ...PRESETS.fastpitch43, stealAllowed: false }, 'second')).toEqual([]);
+  });
+
+  it('softball: his own leave-time is judged, and late is feet lost', () => {
+    const field = fieldAt('fpHs', PRESETS.fastpitch43);
+    const chance = (leave: number) => {
+      const runs = [
+        ...often(2.75, { kind: 'steal', base: 'second' }),
+        ...often(leave, { kind: 'leave' }),
+      ];
+      return judgeSteal(ask({ field, runs }), judging).chance;
+    };
+    expect(chance(0)).toBeGreaterThan(chance(0.15) + 0.1);
+  });
+
+  it('small diamond: the pitch does not count', () => {
+    const field = fieldAt('u12', PRESETS.smallDiamond);
+    const found = judgeSteal(ask({ field }), judging);
+    expect(found.legs.pitch).toBeNull();
+    expect(found.slowestPitchSeconds).toBeNull();
+  });
+
+  it('double: they throw where it hurts more', () => {
+    const third = judgeSteal(ask({ ...well, base: 'third' }), judging);
+    const second = judgeSteal(ask(well), judging);
+    const found = doubleSteal(third, second);
+    expect(found.chance).toBe(Math.min(found.thrownToThird, found.thrownToSecond));
+    expect(found.thrownToSecond).toBeLessThan(second.chance);
+  });
+
+  it('first and third: near the agreed example', () => {
+    const second = judgeSteal(ask(well), judging);
+    const found = firstAndThird(second, exactly(3.56, 0.05), LEVELS.hs);
+    expect(Math.abs(found.throughHome - 0.21)).toBeLessThan(0.05);
+    expect(Math.abs(found.cutHome - 0.1)).toBeLessThan(0.02);
+    expect(found.throughSecond).toBe(second.chance);
+  });
+});
+
+describe('the guessing game', () => {
+  it('has the agreed two figures', () => {
+    const { pN, pP, gain, cost, ball, rStar, qStar } = games.pitchout;
+    const found = mixFigures({
+      chanceUsual: pN,
+      chanceCountered: pP,
+      gainRuns: gain,
+      costRuns: cost,
+      counterRuns: ball,
+    });
+    expect(found?.runUnder).toBeCloseTo(rStar, 9);
+    expect(found?.counteredUnder).toBeCloseTo(qStar, 9);
+    const useless = { chanceUsual: 0.5, chanceCountered: 0.6, gainRuns: 1, costRuns: 1 };
+    expect(mixFigures({ ...useless, counterRuns: 0.1 })).toBeNull();
+    expect(() => mixFigures({ ...useless, counterRuns: 0 })).toThrow('above 0');
+  });
+
+  it('is solved as agreed', () => {
+    for (const { input, A, value, row, col } of games.cases) {
+      const found = runningGame({
+        safeUsual: input.pNormal,
+        safeSlideStep: input.pSlide,
+        safePitchout: input.pPitchout,
+        outGoingOnPick: input.pCaughtOnPick,
+        outStayingOnPick: input.pPickedStay,
+        pickAway: input.pWildPick,
+        gainRuns: input.gain,
+        costRuns: input.cost,
+        pickAwayRuns: input.errGain,
+        ballRuns: input.ballCost,
+        slideStepRuns: input.slideHitterEdge,
+        throwRuns: input.throwCost,
+        bluffRuns: input.bluffEdge,
+        bluffOut: input.bluffPickExtra,
+      });
+      const near = (values: readonly number[], agreed: readonly number[]) => {
+        for (const [index, each] of agreed.entries()) {
+          expect(Math.abs((values[index] ?? Number.NaN) - each)).toBeLessThan(games.tolerance);
+        }
+      };
+      for (const [index, line] of A.entries()) near(found.payoffs[index] ?? [], line);
+      near([found.valueRuns], [value]);
+      near(found.ours, row);
+      near(found.theirs, col);
+    }
+  });
+});
+
+describe('the go-card', () => {
+  const question = ask(well);
+  const card = goCard([{ id: 'dara', question }], judging, 2);
+
+  it('has round pops around the catcher’s own', () => {
+    const own = card?.ownPopSeconds ?? 0;
+    const pops = card?.rows[0]?.cells.map(({ popSeconds }) => popSeconds) ?? [];
+    expect(pops).toEqual(pops.toSorted((a, b) => a - b));
+    expect(pops.filter((each) => each !== own).map((each) => Math.round(each * 100) % 5)).toEqual([
+      0, 0, 0, 0,
+    ]);
+    expect(pops).toHaveLength(5);
+  });
+
+  it('agrees with the screen to the hundredth, rounded up', () => {
+    const { slowestPitchSeconds } = judgeSteal(question, judging);
+    const own = card?.rows[0]?.cells.find(({ popSeconds }) => popSeconds === card.ownPopSeconds);
+    expect(own?.slowestSeconds).toBe(roundedUp(slowestPitchSeconds ?? 0));
+    for (const { popSeconds, slowestSeconds } of card?.rows[0]?.cells ?? []) {
+      const exact = (slowestPitchSeconds ?? 0) + (card?.ownPopSeconds ?? 0) - popSeconds;
+      expect(slowestSeconds).toBeGreaterThanOrEqual(exact - 1e-6);
+      expect(slowestSeconds).toBeLessThan(exact + 0.01);
+    }
+  });
+
+  it('rounds up, but not for dust', () => {
+    expect(roundedUp(1.3401)).toBe(1.35);
+    expect(roundedUp(1.34)).toBe(1.34);
+    expect(roundedUp(1.11 + 0.22)).toBe(1.33);
+  });
+});
+
+describe('a hundred thousand races', () => {
+  it('never have a chance outside 0 to 1, nor one that falls when he has more time', () => {
+    const random = makeRandom(11);
+    const between = (low: number, high: number): number => low + (high - low) * random();
+    const levels = Object.values(LEVELS);
+    const spread = (low: number, high: number): Spread => {
+      const [meanSdSeconds, spreadSeconds] = [between(0, 0.3), between(0.005, 0.3)];
+      return {
+        meanSeconds: between(low, high),
+        sdSeconds: Math.hypot(meanSdSeconds, spreadSeconds),
+        freedom: random() < 0.5 ? between(10, 60) : Number.POSITIVE_INFINITY,
+        meanSdSeconds,
+        spreadSeconds,
+      };
+    };
+    let wrong = 0;
+    for (let index = 0; index < 100_000; index += 1) {
+      const ready = readyRace({
+        level: levels[index % levels.length] ?? LEVELS.hs,
+        delivery: spread(0.3, 2.4),
+        pop: spread(1.2, 3.4),
+        run: spread(2, 5),
+        jump: { meanSeconds: between(-0.2, 0.6), sdSeconds: between(0.01, 0.2) },
+      });
+      const [less, more] = [chanceAt(ready, 0), chanceAt(ready, between(0, 0.5))];
+      if (!(less >= 0 && less <= more && more <= 1 + 1e-12)) wrong += 1;
+    }
+    expect(wrong).toBe(0);
+  });
+
+  it('favour whoever has the longer lead, the slower pitch, or the quicker legs', () => {
+    const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+    fc.assert(
+      fc.property(number(6, 14), number(0, 3), number(0, 0.2), (leadFeet, farther, slower) => {
+        const chance = (parts: Parameters<typeof ask>[0]) =>
+          judgeSteal(ask({ runs: [aReading({ ...steal, seconds: 3.5 })], ...parts }), judging)
+            .chance;
+        const base = chance({ leadFeet, pitches: [aReading({ seconds: 1.4 })] });
+        expect(
+          chance({ leadFeet: leadFeet + farther, pitches: [aReading({ seconds: 1.4 })] }),
+        ).toBeGreaterThanOrEqual(base);
+        expect(
+          chance({ leadFeet, pitches: [aReading({ seconds: 1.4 + slower })] }),
+        ).toBeGreaterThanOrEqual(base - 1e-12);
       }),
-      'fpHs',
+      { numRuns: 40 },
     );
-    expect(race.ball.map(({ name }) => name)).toEqual(['flight', 'pop', 'tag']);
-    expect(race.ballSeconds).toBeCloseTo(0.51 + 2.09 + 0.14, 9);
-  });
-
-  it('on a small diamond starts the clock when the pitch arrives', () => {
-    const race = raceOf(
-      stealTimes({ ...question, ruleset: PRESETS.smallDiamond, level: 'u12' }),
-      'u12',
-    );
-    expect(race.ball.map(({ name }) => name)).toEqual(['pop', 'tag']);
-    expect(callSteal(race, 0.06).slowestDeliverySeconds).toBeNull();
-  });
-
-  it('refuses a negative margin', () => {
-    expect(() => callSteal(raceOf(stealTimes(question), 'hs'), -0.1)).toThrow('at least 0 s');
   });
 });

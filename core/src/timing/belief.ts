@@ -91,16 +91,22 @@ function update(
   };
 }
 
-/** The next true time: Student t around the mean. Seconds. */
-export interface NextTime {
+/** A time to come: Student t around the mean. Seconds. */
+export interface Spread {
   meanSeconds: number;
+  /** Of the next true time: its own spread and the mean's doubt together. */
   sdSeconds: number;
-  scaleSeconds: number;
+  /** Degrees of freedom, above 4; Infinity is the normal distribution. */
   freedom: number;
   /** How far the mean itself may be off. */
   meanSdSeconds: number;
   /** How far one try lies from another, the thumb's share taken out. */
   spreadSeconds: number;
+}
+
+/** The next true time of a belief. */
+export interface NextTime extends Spread {
+  scaleSeconds: number;
 }
 
 export function predictNext(belief: Belief): NextTime {

@@ -1,4 +1,11 @@
-import { believe, meanInterval, predictNext, repsNeeded, type TimedSeconds } from './belief.ts';
+import {
+  believe,
+  meanInterval,
+  predictNext,
+  repsNeeded,
+  type Spread,
+  type TimedSeconds,
+} from './belief.ts';
 import type { TypicalTime } from './levels.ts';
 import type { Timer } from './timer.ts';
 
@@ -14,6 +21,8 @@ export interface Estimate {
   spreadSeconds: number;
   /** How far the next true time may lie from the mean: its own spread and the mean's doubt together. */
   giveOrTakeSeconds: number;
+  /** Degrees of freedom of the next time. */
+  freedom: number;
   /** 1: all prior; near 0: his own. */
   priorShare: number;
   /** Readings still wanted until the mean is known within .03 s. */
@@ -61,9 +70,16 @@ export function estimate(
     meanSdSeconds: next.meanSdSeconds,
     spreadSeconds: next.spreadSeconds,
     giveOrTakeSeconds: next.sdSeconds,
+    freedom: next.freedom,
     priorShare: belief.priorWeight / belief.weight,
     moreNeeded: repsNeeded(belief, GOOD_WITHIN_SECONDS, GOOD_CHANCE),
   };
+}
+
+/** The next time of an estimate, to race with. */
+export function spreadOf(estimate: Estimate): Spread {
+  const { meanSeconds, giveOrTakeSeconds, freedom, meanSdSeconds, spreadSeconds } = estimate;
+  return { meanSeconds, sdSeconds: giveOrTakeSeconds, freedom, meanSdSeconds, spreadSeconds };
 }
 
 const MS_PER_DAY = 24 * 60 * 60 * 1000;

@@ -7,10 +7,27 @@ export {
   repsNeeded,
   type Belief,
   type NextTime,
+  type Spread,
   type TimedSeconds,
 } from './belief.ts';
+export {
+  constantOf,
+  LEVEL_CONSTANT_KEYS,
+  LEVEL_CONSTANTS,
+  levelOf,
+  type LevelChanges,
+  type LevelConstant,
+  type LevelConstantKey,
+} from './constants.ts';
 export { lateTaps, nextDrillPitch, type DrillPitch } from './drill.ts';
-export { daysSince, estimate, OLD_AFTER_DAYS, priorOrUnknown, type Estimate } from './estimate.ts';
+export {
+  daysSince,
+  estimate,
+  OLD_AFTER_DAYS,
+  priorOrUnknown,
+  spreadOf,
+  type Estimate,
+} from './estimate.ts';
 export { describeBeamMisfit, splitsOfBeams, type Beam, type GateSplits } from './gates.ts';
 export { judgeLeave, type LeaveVerdict } from './leave.ts';
 export {

@@ -42,8 +42,17 @@ export interface Level {
   jumpSeconds: number;
   /** How much later he goes on a left-hander. */
   jumpLeftHanderSeconds: number;
-  /** Ball in the glove at the bag to tag, with the throw on line. */
-  tagSeconds: number;
+  /** How much less even his jump is on a left-hander (standard deviation, added as squares). */
+  jumpLeftHanderSdSeconds: number;
+  /** Ball in the glove at the bag to tag, with the throw on line and off it. */
+  tag: {
+    onLineSeconds: number;
+    onLineSdSeconds: number;
+    offLineSeconds: number;
+    offLineSdSeconds: number;
+  };
+  /** Of throws to a base: shares that are on line, off it, and away, 0..1. They need not add up: the race scales them. */
+  throws: { onLine: number; offLine: number; wild: number };
   /** How far one runner's top speed and time constant lie from another's: standard deviation over mean. */
   topSpeedVariation: number;
   accelerationVariation: number;
@@ -55,6 +64,12 @@ export interface Level {
   pickRightHander: TypicalTime | null;
   pickLeftHander: TypicalTime | null;
   pickSecond: TypicalTime | null;
+  /** The catcher's snap throw behind the runner: mitt to glove at first, first move of the pitcher not counted. */
+  snapToFirst: TypicalTime;
+  /** How far one steal of a runner lies from another. */
+  runSdSeconds: number;
+  /** A middle infielder running to the bag. */
+  fielder: { topSpeed: number; accelerationSeconds: number };
   /** How far one jump (softball: leave-time) of a runner lies from another. */
   jumpSdSeconds: number;
   /** The dive back: reading the move, then the short run and the reach of the dive. */
@@ -96,7 +111,14 @@ export const LEVELS: Record<LevelName, Level> = {
     stealSecond: typical(3.42, 0.14, 0.05, 2.8, 4.3),
     jumpSeconds: 0.05,
     jumpLeftHanderSeconds: 0.06,
-    tagSeconds: 0.09,
+    jumpLeftHanderSdSeconds: 0.03,
+    tag: {
+      onLineSeconds: 0.09,
+      onLineSdSeconds: 0.03,
+      offLineSeconds: 0.22,
+      offLineSdSeconds: 0.06,
+    },
+    throws: { onLine: 0.7, offLine: 0.22, wild: 0.08 },
     topSpeedVariation: 0.05,
     accelerationVariation: 0.08,
     contactToRunSeconds: { right: 0.3, left: 0.28 },
@@ -104,6 +126,9 @@ export const LEVELS: Record<LevelName, Level> = {
     pickRightHander: typical(1, 0.08, 0.06, 0.65, 1.7),
     pickLeftHander: typical(1.08, 0.1, 0.07, 0.65, 1.8),
     pickSecond: typical(1.15, 0.08, 0.07, 0.8, 1.9),
+    snapToFirst: typical(1.42, 0.08, 0.08, 1, 2.2),
+    runSdSeconds: 0.05,
+    fielder: { topSpeed: 25, accelerationSeconds: 0.8 },
     jumpSdSeconds: 0.05,
     back: {
       reactSeconds: 0.22,
@@ -127,7 +152,14 @@ export const LEVELS: Record<LevelName, Level> = {
     stealSecond: typical(3.52, 0.15, 0.05, 2.9, 4.4),
     jumpSeconds: 0.09,
     jumpLeftHanderSeconds: 0.07,
-    tagSeconds: 0.1,
+    jumpLeftHanderSdSeconds: 0.03,
+    tag: {
+      onLineSeconds: 0.1,
+      onLineSdSeconds: 0.03,
+      offLineSeconds: 0.24,
+      offLineSdSeconds: 0.06,
+    },
+    throws: { onLine: 0.68, offLine: 0.23, wild: 0.09 },
     topSpeedVariation: 0.05,
     accelerationVariation: 0.09,
     contactToRunSeconds: { right: 0.31, left: 0.29 },
@@ -135,6 +167,9 @@ export const LEVELS: Record<LevelName, Level> = {
     pickRightHander: typical(1.04, 0.09, 0.07, 0.7, 1.8),
     pickLeftHander: typical(1.12, 0.1, 0.08, 0.7, 1.9),
     pickSecond: typical(1.2, 0.09, 0.08, 0.8, 2),
+    snapToFirst: typical(1.48, 0.09, 0.09, 1, 2.3),
+    runSdSeconds: 0.05,
+    fielder: { topSpeed: 24.5, accelerationSeconds: 0.8 },
     jumpSdSeconds: 0.05,
     back: {
       reactSeconds: 0.24,
@@ -158,7 +193,14 @@ export const LEVELS: Record<LevelName, Level> = {
     stealSecond: typical(3.7, 0.18, 0.06, 3, 4.8),
     jumpSeconds: 0.13,
     jumpLeftHanderSeconds: 0.08,
-    tagSeconds: 0.1,
+    jumpLeftHanderSdSeconds: 0.03,
+    tag: {
+      onLineSeconds: 0.1,
+      onLineSdSeconds: 0.03,
+      offLineSeconds: 0.25,
+      offLineSdSeconds: 0.06,
+    },
+    throws: { onLine: 0.65, offLine: 0.25, wild: 0.1 },
     topSpeedVariation: 0.055,
     accelerationVariation: 0.1,
     contactToRunSeconds: { right: 0.33, left: 0.31 },
@@ -166,6 +208,9 @@ export const LEVELS: Record<LevelName, Level> = {
     pickRightHander: typical(1.1, 0.1, 0.08, 0.7, 1.9),
     pickLeftHander: typical(1.18, 0.11, 0.09, 0.7, 2),
     pickSecond: typical(1.27, 0.1, 0.09, 0.85, 2.1),
+    snapToFirst: typical(1.58, 0.1, 0.1, 1.1, 2.5),
+    runSdSeconds: 0.05,
+    fielder: { topSpeed: 23.5, accelerationSeconds: 0.83 },
     jumpSdSeconds: 0.05,
     back: {
       reactSeconds: 0.26,
@@ -189,7 +234,14 @@ export const LEVELS: Record<LevelName, Level> = {
     stealSecond: typical(4, 0.22, 0.08, 3.2, 5.3),
     jumpSeconds: 0.18,
     jumpLeftHanderSeconds: 0.09,
-    tagSeconds: 0.13,
+    jumpLeftHanderSdSeconds: 0.04,
+    tag: {
+      onLineSeconds: 0.13,
+      onLineSdSeconds: 0.04,
+      offLineSeconds: 0.3,
+      offLineSdSeconds: 0.08,
+    },
+    throws: { onLine: 0.55, offLine: 0.29, wild: 0.16 },
     topSpeedVariation: 0.065,
     accelerationVariation: 0.11,
     contactToRunSeconds: { right: 0.35, left: 0.33 },
@@ -197,6 +249,9 @@ export const LEVELS: Record<LevelName, Level> = {
     pickRightHander: typical(1.22, 0.12, 0.1, 0.75, 2.1),
     pickLeftHander: typical(1.3, 0.13, 0.11, 0.75, 2.2),
     pickSecond: typical(1.4, 0.12, 0.11, 0.9, 2.3),
+    snapToFirst: typical(1.75, 0.13, 0.12, 1.2, 2.8),
+    runSdSeconds: 0.07,
+    fielder: { topSpeed: 22, accelerationSeconds: 0.88 },
     jumpSdSeconds: 0.07,
     back: {
       reactSeconds: 0.29,
@@ -220,7 +275,14 @@ export const LEVELS: Record<LevelName, Level> = {
     stealSecond: typical(3.5, 0.22, 0.1, 2.7, 4.8),
     jumpSeconds: 0.1,
     jumpLeftHanderSeconds: 0,
-    tagSeconds: 0.15,
+    jumpLeftHanderSdSeconds: 0,
+    tag: {
+      onLineSeconds: 0.15,
+      onLineSdSeconds: 0.05,
+      offLineSeconds: 0.34,
+      offLineSdSeconds: 0.09,
+    },
+    throws: { onLine: 0.45, offLine: 0.33, wild: 0.22 },
     topSpeedVariation: 0.075,
     accelerationVariation: 0.12,
     contactToRunSeconds: { right: 0.37, left: 0.35 },
@@ -228,6 +290,9 @@ export const LEVELS: Record<LevelName, Level> = {
     pickRightHander: null,
     pickLeftHander: null,
     pickSecond: null,
+    snapToFirst: typical(1.7, 0.16, 0.15, 1.1, 3),
+    runSdSeconds: 0.09,
+    fielder: { topSpeed: 20, accelerationSeconds: 0.92 },
     jumpSdSeconds: 0.09,
     back: {
       reactSeconds: 0.32,
@@ -251,7 +316,14 @@ export const LEVELS: Record<LevelName, Level> = {
     stealSecond: typical(2.61, 0.12, 0.05, 2.2, 3.6),
     jumpSeconds: -0.02,
     jumpLeftHanderSeconds: 0,
-    tagSeconds: 0.11,
+    jumpLeftHanderSdSeconds: 0,
+    tag: {
+      onLineSeconds: 0.11,
+      onLineSdSeconds: 0.03,
+      offLineSeconds: 0.28,
+      offLineSdSeconds: 0.07,
+    },
+    throws: { onLine: 0.61, offLine: 0.26, wild: 0.13 },
     topSpeedVariation: 0.05,
     accelerationVariation: 0.09,
     contactToRunSeconds: { right: 0.12, left: 0.08 },
@@ -259,6 +331,9 @@ export const LEVELS: Record<LevelName, Level> = {
     pickRightHander: null,
     pickLeftHander: null,
     pickSecond: null,
+    snapToFirst: typical(1.28, 0.09, 0.09, 0.9, 2.1),
+    runSdSeconds: 0.05,
+    fielder: { topSpeed: 22, accelerationSeconds: 0.72 },
     jumpSdSeconds: 0.05,
     back: {
       reactSeconds: 0.26,
@@ -282,7 +357,14 @@ export const LEVELS: Record<LevelName, Level> = {
     stealSecond: typical(2.77, 0.15, 0.07, 2.3, 4),
     jumpSeconds: 0.04,
     jumpLeftHanderSeconds: 0,
-    tagSeconds: 0.14,
+    jumpLeftHanderSdSeconds: 0,
+    tag: {
+      onLineSeconds: 0.14,
+      onLineSdSeconds: 0.04,
+      offLineSeconds: 0.32,
+      offLineSdSeconds: 0.08,
+    },
+    throws: { onLine: 0.53, offLine: 0.29, wild: 0.18 },
     topSpeedVariation: 0.06,
     accelerationVariation: 0.1,
     contactToRunSeconds: { right: 0.16, left: 0.1 },
@@ -290,6 +372,9 @@ export const LEVELS: Record<LevelName, Level> = {
     pickRightHander: null,
     pickLeftHander: null,
     pickSecond: null,
+    snapToFirst: typical(1.45, 0.11, 0.11, 1, 2.4),
+    runSdSeconds: 0.06,
+    fielder: { topSpeed: 20.5, accelerationSeconds: 0.76 },
     jumpSdSeconds: 0.07,
     back: {
       reactSeconds: 0.29,
@@ -313,7 +398,14 @@ export const LEVELS: Record<LevelName, Level> = {
     stealSecond: typical(3.05, 0.18, 0.09, 2.5, 4.4),
     jumpSeconds: 0.08,
     jumpLeftHanderSeconds: 0,
-    tagSeconds: 0.17,
+    jumpLeftHanderSdSeconds: 0,
+    tag: {
+      onLineSeconds: 0.17,
+      onLineSdSeconds: 0.05,
+      offLineSeconds: 0.36,
+      offLineSdSeconds: 0.09,
+    },
+    throws: { onLine: 0.44, offLine: 0.32, wild: 0.24 },
     topSpeedVariation: 0.075,
     accelerationVariation: 0.12,
     contactToRunSeconds: { right: 0.2, left: 0.14 },
@@ -321,6 +413,9 @@ export const LEVELS: Record<LevelName, Level> = {
     pickRightHander: null,
     pickLeftHander: null,
     pickSecond: null,
+    snapToFirst: typical(1.65, 0.14, 0.14, 1.1, 2.9),
+    runSdSeconds: 0.08,
+    fielder: { topSpeed: 18.5, accelerationSeconds: 0.8 },
     jumpSdSeconds: 0.09,
     back: {
       reactSeconds: 0.32,

@@ -1,0 +1,44 @@
+export {
+  CORNERS,
+  LEAD_MODES,
+  MODE_EFFECTS,
+  returnSdSeconds,
+  returnSeconds,
+  tagsAtBase,
+  TYPICAL_RETURN,
+  type Corner,
+  type LeadMode,
+  type OwnReturn,
+  type Stance,
+  type TagAtBase,
+} from './back.ts';
+export {
+  CUES,
+  daylight,
+  HIPS,
+  HIPS_FEET,
+  longestDaylightLead,
+  type Cue,
+  type Daylight,
+  type DaylightPick,
+  type Hips,
+} from './daylight.ts';
+export {
+  chanceBothBefore,
+  chancePicked,
+  coverOfSecond,
+  coverOfThird,
+  coverSeconds,
+  longestLead,
+  type Cover,
+  type Moment,
+  type Throw,
+} from './picked.ts';
+export {
+  chanceOnTime,
+  secondaryPlan,
+  STRIDES,
+  STRIDE_RULES,
+  type SecondaryPlan,
+  type Stride,
+} from './secondary.ts';

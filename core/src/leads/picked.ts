@@ -1,0 +1,147 @@
+import { normalCdf } from '../maths/index.ts';
+import { timeToCover } from '../sprint/index.ts';
+import type { Level } from '../timing/index.ts';
+import {
+  returnSdSeconds,
+  returnSeconds,
+  tagsAtBase,
+  type OwnReturn,
+  type Stance,
+  type TagAtBase,
+} from './back.ts';
+
+/** A throw to a base with a runner off it. */
+export interface Throw {
+  stance: Stance;
+  level: Level;
+  /** First move (catcher: mitt) to glove at the base. */
+  throwing: Moment;
+  leftHander: boolean;
+  own?: OwnReturn;
+  /** The man who has to get to the base for the throw; absent: he stands there. */
+  cover?: Cover;
+}
+
+/** When something happens, and how uneven that is (standard deviation). */
+export interface Moment {
+  meanSeconds: number;
+  sdSeconds: number;
+}
+
+/** A fielder on his way to the bag. */
+export interface Cover {
+  /** How far from the bag he starts. */
+  feet: number;
+  reactSeconds: number;
+  /** How uneven he is on the way (standard deviation), seconds. */
+  sdSeconds: number;
+  /** He need not be on the bag: this much is reach. */
+  reachFeet: number;
+}
+
+/** A middle infielder breaking for second when the pitcher starts to turn. Agreed. */
+export function coverOfSecond(feet: number): Cover {
+  return { feet, reactSeconds: 0.1, sdSeconds: Math.hypot(0.06, 0.05), reachFeet: 3 };
+}
+
+/** The third baseman going back to his bag. Agreed. */
+export function coverOfThird(feet: number): Cover {
+  return { feet, reactSeconds: 0.15, sdSeconds: Math.hypot(0.06, 0.05), reachFeet: 2 };
+}
+
+/** When a fielder is at the bag, seconds after he could know. */
+export function coverSeconds(
+  { fielder }: Pick<Level, 'fielder'>,
+  { feet, reactSeconds, reachFeet }: Cover,
+): number {
+  return reactSeconds + timeToCover(Math.max(0, feet - reachFeet), { ...fielder, startSpeed: 0 });
+}
+
+/**
+ * The chance that he is out if they throw, 0..1. Not the risk of a pitch: multiply by how often they throw.
+ */
+export function chancePicked(toBase: Throw): number {
+  const { stance, level, throwing, leftHander, own, cover } = toBase;
+  const back = returnSeconds(stance, level, leftHander, own);
+  const backSd = returnSdSeconds(level, own);
+  const tags = tagsAtBase(level, stance.corner);
+  if (cover) {
+    const fielder = { meanSeconds: coverSeconds(level, cover), sdSeconds: cover.sdSeconds };
+    return chanceBothBefore(throwing, fielder, back, backSd, tags);
+  }
+  return tags.reduce((sum, { share, seconds, sdSeconds }) => {
+    const spread = Math.hypot(throwing.sdSeconds, backSd, sdSeconds);
+    return sum + share * normalCdf((back - throwing.meanSeconds - seconds) / spread);
+  }, 0);
+}
+
+const POINTS = 200;
+const WIDTH = 7;
+
+/**
+ * The chance that ball and man are both there, and the tag made, before he is back: Simpson's rule
+ * over his return less the tag, seven deviations to each side.
+ */
+export function chanceBothBefore(
+  ball: Moment,
+  man: Moment,
+  backSeconds: number,
+  backSdSeconds: number,
+  tags: readonly TagAtBase[],
+): number {
+  return tags.reduce((sum, tag) => {
+    const sd = Math.hypot(backSdSeconds, tag.sdSeconds);
+    const inside = (z: number): number => {
+      const by = backSeconds - tag.seconds + sd * z;
+      return (
+        Math.exp(-(z * z) / 2) *
+        normalCdf((by - ball.meanSeconds) / ball.sdSeconds) *
+        normalCdf((by - man.meanSeconds) / man.sdSeconds)
+      );
+    };
+    return sum + (tag.share * simpson(inside)) / Math.sqrt(2 * Math.PI);
+  }, 0);
+}
+
+function simpson(value: (z: number) => number): number {
+  const step = (2 * WIDTH) / POINTS;
+  let sum = value(-WIDTH) + value(WIDTH);
+  for (let index = 1; index < POINTS; index += 1) {
+    sum += (index % 2 === 1 ? 4 : 2) * value(-WIDTH + index * step);
+  }
+  return (sum * step) / 3;
+}
+
+/** Leads looked at. Agreed. */
+const SHORTEST_FEET = 4;
+const LONGEST_FEET = 30;
+const CLOSE_FEET = 1e-4;
+
+/**
+ * The longest lead from which a throw gets him no more often than the risk taken, feet.
+ * @param risk chance to be out given a throw, between 0 and 1, such as .02
+ * @returns from 4 to 30 ft; 4 when even that is too far
+ */
+export function longestLead(toBase: Throw, risk: number): number {
+  return longestWithin(risk, (leadFeet) =>
+    chancePicked({ ...toBase, stance: { ...toBase.stance, leadFeet } }),
+  );
+}
+
+/** The longest lead at which a chance that rises with the lead is within the risk, to a ten-thousandth of a foot. */
+export function longestWithin(
+  risk: number,
+  chanceAt: (leadFeet: number) => number,
+  shortestFeet = SHORTEST_FEET,
+): number {
+  if (!(risk > 0 && risk < 1))
+    throw new RangeError('the longest lead needs a risk between 0 and 1');
+  let [low, high] = [shortestFeet, LONGEST_FEET];
+  if (chanceAt(high) <= risk) return high;
+  while (high - low > CLOSE_FEET) {
+    const middle = (low + high) / 2;
+    if (chanceAt(middle) > risk) high = middle;
+    else low = middle;
+  }
+  return (low + high) / 2;
+}

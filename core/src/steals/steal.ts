@@ -1,0 +1,210 @@
+import type { Cover } from '../leads/index.ts';
+import { predictRun } from '../sprint/index.ts';
+import { THUMB_PRIORS, type Level } from '../timing/index.ts';
+import { chanceAt, doubtSeconds, readyRace, type Race } from './chance.ts';
+import { chanceDelayed, coverOnDelayed, USUAL_COVER_FEET, wildOnDelayed } from './delayed.ts';
+import { legsOf, untimedLegs, type Leg, type Legs, type StealQuestion } from './legs.ts';
+import { secondsNeeded } from './needs.ts';
+import type { WeightedPitch } from './pitches.ts';
+
+/** `untimed`: too little of these people's own is known to tell. */
+export const VERDICTS = ['go', 'close', 'stay', 'untimed'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+
+/** How one steal comes out. Chances 0..1. */
+export interface Steal {
+  legs: Legs;
+  verdict: Verdict;
+  chance: number;
+  /** Where the chance lies, eight times in ten, as far as the doubt of the times goes. */
+  low: number;
+  high: number;
+  /** Legs that would have to be timed first. */
+  missing: Leg[];
+  /**
+   * He lacks this much until he is safe as often as needed; negative: he can spare it. Null when
+   * throws that go away alone are enough.
+   */
+  lacksSeconds: number | null;
+  /** Go if the pitch takes this long or longer; null where the pitch does not count, or nothing is lacking. */
+  slowestPitchSeconds: number | null;
+  /** Asks the same race at more (less) time for him. */
+  chanceWith: (moreSeconds: number) => number;
+}
+
+/** Answers: with all that is in doubt, with unevenness alone, and how far the means may be off. */
+interface Asked {
+  at: (moreSeconds: number) => number;
+  evenAt: (moreSeconds: number) => number;
+  doubtSeconds: number;
+  /** Safe this often however slow he is. */
+  floor: number;
+}
+
+const EIGHT_IN_TEN = 1.2816;
+/** How the steal is judged: what may come, how often it has to work, and who covers a delayed one. */
+export interface Judging {
+  pitches: readonly WeightedPitch[];
+  /** Chance he has to have, 0..1. */
+  needed: number;
+  cover?: Cover;
+}
+
+/**
+ * Judges a steal. Go when he is safe often enough; close when he is not, but may be within the
+ * doubt of the times; stay when not even that. Where somebody was never timed, go has to hold even
+ * at the worse end of the doubt; else it cannot be told yet.
+ * @throws RangeError when the chance needed is not between 0 and 1
+ */
+export function judgeSteal(question: StealQuestion, judging: Judging): Steal {
+  const { needed } = judging;
+  if (!(needed > 0 && needed < 1))
+    throw new RangeError('judgeSteal needs a chance between 0 and 1');
+  const legs = legsOf(question);
+  const asked = ask(question, legs, judging);
+  const chance = asked.at(0);
+  const [low, high] = intervalOf(asked, asked.doubtSeconds);
+  const missing = untimedLegs(legs);
+  const lacksSeconds = secondsNeeded({ at: asked.at, floor: asked.floor }, needed);
+  return {
+    legs,
+    verdict: verdictOf({ chance, low, high, needed, isTimed: missing.length === 0 }),
+    chance,
+    low,
+    high,
+    missing,
+    lacksSeconds,
+    slowestPitchSeconds:
+      legs.pitch === null || lacksSeconds === null
+        ? null
+        : legs.pitch.spread.meanSeconds + lacksSeconds,
+    chanceWith: asked.at,
+  };
+}
+
+function intervalOf({ evenAt }: Asked, doubt: number): [low: number, high: number] {
+  return [evenAt(-EIGHT_IN_TEN * doubt), evenAt(EIGHT_IN_TEN * doubt)];
+}
+
+function verdictOf({
+  chance,
+  low,
+  high,
+  needed,
+  isTimed,
+}: Pick<Steal, 'chance' | 'low' | 'high'> & { needed: number; isTimed: boolean }): Verdict {
+  if (high < needed) return 'stay';
+  if (!isTimed) return low >= needed ? 'go' : 'untimed';
+  return chance >= needed ? 'go' : 'close';
+}
+
+function ask(question: StealQuestion, legs: Legs, { pitches, cover }: Judging): Asked {
+  const { surprise, pop, run } = legs;
+  if (surprise !== null && pop !== null) {
+    const race = {
+      level: question.field.level,
+      surprise: surprise.spread,
+      pop: pop.spread,
+      run: run.spread,
+      cover: cover ?? coverOnDelayed(USUAL_COVER_FEET),
+    };
+    return {
+      at: (seconds) => chanceDelayed(race, seconds),
+      evenAt: (seconds) => chanceDelayed(race, seconds, 'spreadSeconds'),
+      doubtSeconds: Math.hypot(pop.spread.meanSdSeconds, run.spread.meanSdSeconds),
+      floor: wildOnDelayed(race.level),
+    };
+  }
+  const race = raceOf(legs, question.field.level, pitches);
+  const [ready, even] = [readyRace(race), readyRace(race, 'spreadSeconds')];
+  return {
+    at: (seconds) => chanceAt(ready, seconds),
+    evenAt: (seconds) => chanceAt(even, seconds),
+    doubtSeconds: doubtSeconds(race),
+    floor: ready.wild,
+  };
+}
+
+const NO_TIME = {
+  meanSeconds: 0,
+  sdSeconds: 0,
+  freedom: Number.POSITIVE_INFINITY,
+  meanSdSeconds: 0,
+  spreadSeconds: 0,
+};
+
+/** The race of legs that follow each other. */
+export function raceOf(legs: Legs, level: Level, pitches: readonly WeightedPitch[]): Race {
+  const { pitch, pop, run, jump, tag } = legs;
+  const { meanSeconds, sdSeconds } = tag.spread;
+  return {
+    // Nobody throws to the plate: there is one way to tag, and the pitch that gets away.
+    level: pop
+      ? level
+      : {
+          tag: { ...level.tag, onLineSeconds: meanSeconds, onLineSdSeconds: sdSeconds },
+          throws: { onLine: 1, offLine: 0, wild: level.throws.wild },
+        },
+    delivery: pitch && pitch.spread,
+    pop: pop?.spread ?? NO_TIME,
+    run: run.spread,
+    jump: jump?.spread ?? NO_TIME,
+    pitches,
+  };
+}
+
+/** Somebody whose times would make the answer surer. */
+export interface Sharper {
+  leg: Leg;
+  low: number;
+  high: number;
+}
+
+const MORE_READINGS = 3;
+
+/**
+ * Of the legs that can be timed, the one whose next three times would narrow the interval most.
+ * @returns null when three more of none would narrow it by a point
+ */
+export function sharpestNext(
+  question: StealQuestion,
+  steal: Steal,
+  judging: Judging,
+): Sharper | null {
+  const { legs } = steal;
+  const asked = ask(question, legs, judging);
+  const candidates = [legs.pitch, legs.pop, legs.run].filter(
+    (leg): leg is Leg => leg !== null && leg.name !== 'windUp',
+  );
+  const doubts = (changed: Leg | null): number =>
+    Math.hypot(
+      ...candidates.map((leg) => (leg === changed ? doubtAfter(leg) : leg.spread.meanSdSeconds)),
+    );
+  const best = candidates.toSorted((a, b) => doubts(a) - doubts(b))[0];
+  if (!best) return null;
+  const [low, high] = intervalOf(asked, doubts(best));
+  return steal.high - steal.low - (high - low) < 0.01 ? null : { leg: best, low, high };
+}
+
+/** How far a mean may be off after three more times with a typical thumb. */
+function doubtAfter({ name, spread }: Leg): number {
+  const kind = name === 'run' ? 'steal' : name === 'pop' ? 'pop' : 'delivery';
+  const reading = spread.spreadSeconds ** 2 + THUMB_PRIORS[kind].sdSeconds ** 2;
+  return 1 / Math.sqrt(1 / spread.meanSdSeconds ** 2 + MORE_READINGS / reading);
+}
+
+/** What one more foot of lead is worth: seconds, and points of chance. */
+export function footWorth(
+  question: StealQuestion,
+  steal: Steal,
+): { seconds: number; chance: number } {
+  const { start, run } = steal.legs;
+  const farther = {
+    kind: 'steal',
+    leadFeet: start.leadFeet + 1,
+    startSpeed: start.speed,
+  } as const;
+  const then = predictRun(question.runner.form.fit, farther, question.field).meanSeconds;
+  const seconds = run.spread.meanSeconds - then;
+  return { seconds, chance: steal.chanceWith(seconds) - steal.chance };
+}
