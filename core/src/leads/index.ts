@@ -42,3 +42,13 @@ export {
   type SecondaryPlan,
   type Stride,
 } from './secondary.ts';
+export { stepsToLead, walkOffThird, type Step, type Walk } from './feet.ts';
+export {
+  DIVE_RESULTS,
+  ownReturn,
+  rangeShown,
+  type DiveResult,
+  type KnownReturn,
+  type TestDive,
+} from './own.ts';
+export { tradeOff, type LeadPoint } from './tradeOff.ts';

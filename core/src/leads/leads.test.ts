@@ -1,20 +1,32 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import daylightVectors from '../../vectors/race/daylight.json';
 import safeLead from '../../vectors/race/safe-lead.json';
 import secondaryVectors from '../../vectors/race/secondary.json';
+import { aReading } from '../../test/aReading.ts';
+import { PRESETS } from '../rules/index.ts';
+import { populationsOf } from '../sprint/index.ts';
 import { LEVELS, type LevelName } from '../timing/index.ts';
 import {
   chanceOnTime,
   chancePicked,
+  coverOfThird,
   daylight,
   longestDaylightLead,
   longestLead,
+  ownReturn,
+  rangeShown,
   returnSeconds,
   secondaryPlan,
+  stepsToLead,
+  tradeOff,
+  walkOffThird,
   type Corner,
   type LeadMode,
   type Stance,
   type Stride,
+  type TestDive,
+  type Throw,
 } from './index.ts';
 
 const MODES: Record<string, LeadMode> = {
@@ -132,5 +144,156 @@ describe('the secondary lead', () => {
   it('lands on time as often as agreed', () => {
     const { sdDelivery, sdRunner, w, p } = secondaryVectors.pOnTime;
     near(chanceOnTime(sdDelivery, sdRunner, w), p, secondaryVectors.tolerance);
+  });
+});
+
+describe('a throw to third', () => {
+  it('leaves about as much as the third baseman is off, from 12 ft on', () => {
+    const agreed: [number, number, number][] = [
+      [10, 11.5, 12.5],
+      [15, 14.5, 15.7],
+      [20, 18.1, 19.4],
+      [25, 21.5, 23],
+    ];
+    for (const name of ['pro', 'college', 'hs', 'u14'] as const) {
+      const level = LEVELS[name];
+      const pick = level.pickRightHander;
+      const throwing = { meanSeconds: (pick?.mean ?? 0) - 0.05, sdSeconds: pick?.sdWithin ?? 0 };
+      for (const [feet, least, most] of agreed) {
+        const stance: Stance = { ...standing, leadFeet: 10 };
+        const toBase = { stance, level, throwing, leftHander: false, cover: coverOfThird(feet) };
+        const lead = longestLead(toBase, 0.01);
+        expect(lead).toBeGreaterThan(least - 0.35);
+        expect(lead).toBeLessThan(most + 0.35);
+      }
+    }
+  });
+});
+
+describe('any lead', () => {
+  const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+  const anyThrow: fc.Arbitrary<Throw> = fc.record({
+    level: fc.constantFrom(...Object.values(LEVELS)),
+    stance: fc.record({
+      leadFeet: number(0, 30),
+      corner: fc.constantFrom<Corner>('back', 'front'),
+      mode: fc.constantFrom<LeadMode>('twoWay', 'oneWay', 'going'),
+      awaySpeed: number(0, 8),
+    }),
+    throwing: fc.record({ meanSeconds: number(0.6, 2.4), sdSeconds: number(0.02, 0.3) }),
+    leftHander: fc.boolean(),
+  });
+
+  it('has a chance from 0 to 1 that never falls with more lead, with or without a man to cover', () => {
+    fc.assert(
+      fc.property(anyThrow, number(0, 10), number(0, 40), (toBase, more, feet) => {
+        const longer = { ...toBase.stance, leadFeet: toBase.stance.leadFeet + more };
+        for (const each of [toBase, { ...toBase, cover: coverOfThird(feet) }]) {
+          const chance = chancePicked(each);
+          expect(chance).toBeGreaterThanOrEqual(-1e-12);
+          expect(chance).toBeLessThanOrEqual(1 + 1e-9);
+          expect(chancePicked({ ...each, stance: longer })).toBeGreaterThanOrEqual(chance - 1e-9);
+        }
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('at the longest safe lead is picked just as often as the risk taken', () => {
+    fc.assert(
+      fc.property(anyThrow, number(0.005, 0.3), (toBase, risk) => {
+        const leadFeet = longestLead(toBase, risk);
+        fc.pre(leadFeet > 4.01 && leadFeet < 29.99);
+        const chance = chancePicked({ ...toBase, stance: { ...toBase.stance, leadFeet } });
+        expect(Math.abs(chance - risk)).toBeLessThan(1e-3);
+      }),
+      { numRuns: 200 },
+    );
+    const level = LEVELS.hs;
+    const throwing = { meanSeconds: 1.1, sdSeconds: 0.08 };
+    const toBase = { stance: { ...standing, leadFeet: 10 }, level, throwing, leftHander: false };
+    expect(() => longestLead(toBase, 0)).toThrow('between 0 and 1');
+  });
+
+  it('costs more coming back than it wins going, side by side', () => {
+    const level = LEVELS.hs;
+    const throwing = { meanSeconds: 1.1, sdSeconds: 0.08 };
+    const toBase = { stance: { ...standing, leadFeet: 0 }, level, throwing, leftHander: false };
+    const points = tradeOff(toBase, (feet) => feet / 20, [10, 11, 12]);
+    expect(points.map(({ leadFeet }) => leadFeet)).toEqual([10, 11, 12]);
+    expect(points[2]?.picked).toBeGreaterThan((points[1]?.picked ?? 1) * 3);
+    expect(points[2]?.safe).toBe(0.6);
+  });
+});
+
+describe('a runner’s own way back', () => {
+  const field = { level: LEVELS.hs, ruleset: PRESETS.fullSizeSeven };
+  const person = { throws: 'right', bats: 'right' } as const;
+  const dive = (
+    leadFeet: number,
+    result: TestDive['result'],
+    inchesShort: number | null = null,
+  ) => ({
+    leadFeet,
+    result,
+    inchesShort,
+  });
+  const of = (dives: TestDive[], seconds: number[] = []) =>
+    ownReturn(
+      person,
+      populationsOf(
+        person,
+        seconds.map((each) => aReading({ kind: 'diveBack', seconds: each, leadFeet: 11.5 })),
+        field,
+        new Map(),
+      ),
+      dives,
+      field,
+    );
+
+  it('is typical without evidence, and says how little is known', () => {
+    expect(of([])).toMatchObject({ laterSeconds: 0, timed: 0, dived: 0 });
+    expect(of([]).sdSeconds).toBeCloseTo(0.07, 2);
+  });
+
+  it('follows the test dive: elbow over is quicker, inches short is slower, and each makes it surer', () => {
+    expect(rangeShown(dive(11, 'elbowOver'))).toBe(12.25);
+    expect(rangeShown(dive(11, 'short', 6))).toBe(10.5);
+    const [over, on, short] = [
+      of([dive(11, 'elbowOver')]),
+      of([dive(11, 'handOn')]),
+      of([dive(11, 'short', 9)]),
+    ];
+    expect(over.laterSeconds).toBeLessThan(on.laterSeconds);
+    expect(on.laterSeconds).toBeLessThan(short.laterSeconds);
+    expect(on.laterSeconds).toBeCloseTo(0, 2);
+    expect(of([dive(11, 'handOn'), dive(11, 'handOn')]).sdSeconds).toBeLessThan(on.sdSeconds);
+  });
+
+  it('follows his timed dives', () => {
+    const quick = of([], [0.7, 0.72, 0.69, 0.71]);
+    expect(quick.laterSeconds).toBeLessThan(-0.1);
+    expect(quick).toMatchObject({ timed: 4, dived: 0 });
+  });
+});
+
+describe('footwork', () => {
+  it('goes right, left, square, then creeps to the lead', () => {
+    const steps = stepsToLead(11.5);
+    expect(steps.slice(0, 3).map(({ foot }) => foot)).toEqual(['right', 'left', 'right']);
+    const [right, left] = steps.slice(-2);
+    expect(((right?.feet ?? 0) + (left?.feet ?? 0)) / 2).toBeCloseTo(11.5, 9);
+    expect(stepsToLead(6)).toHaveLength(3);
+    expect(() => stepsToLead(0)).toThrow('above 0 ft');
+  });
+
+  it('walks off third right, left, right, the right foot down as the ball is over the plate', () => {
+    const walk = walkOffThird(1.4, 8);
+    expect(walk.steps.map(({ foot }) => foot)).toEqual(['right', 'left', 'right']);
+    expect(walk.steps.at(-1)?.landsSeconds).toBeCloseTo(1.36, 9);
+    expect(walk.endFeet).toBeCloseTo(15.8, 9);
+    expect(walk.beforeFirstMove).toBe(false);
+    expect(walkOffThird(1.1, 8).beforeFirstMove).toBe(true);
+    expect(() => walkOffThird(0, 8)).toThrow('above 0 s');
   });
 });

@@ -4,6 +4,10 @@ import { aReading } from '../../test/aReading.ts';
 import type { PersonId } from '../units/index.ts';
 import {
   LEVEL_NAMES,
+  constantOf,
+  LEVEL_CONSTANT_KEYS,
+  LEVEL_CONSTANTS,
+  levelOf,
   LEVELS,
   daysSince,
   describeBeamMisfit,
@@ -36,7 +40,17 @@ describe('LEVELS', () => {
       stealSecond: expected.run2,
       jumpSeconds: expected.jump.mean,
       jumpLeftHanderSeconds: expected.jump.lhpMean,
-      tagSeconds: expected.tagOn,
+      jumpLeftHanderSdSeconds: expected.jump.lhpSd,
+      tag: {
+        onLineSeconds: expected.tagOn,
+        onLineSdSeconds: expected.tagOnSd,
+        offLineSeconds: expected.tagOff,
+        offLineSdSeconds: expected.tagOffSd,
+      },
+      throws: { onLine: expected.pOn, offLine: expected.pOff, wild: expected.pWild },
+      snapToFirst: expected.snap1,
+      runSdSeconds: expected.runSd,
+      fielder: { topSpeed: expected.fielder.V, accelerationSeconds: expected.fielder.tau },
       topSpeedVariation: expected.cvV,
       accelerationVariation: expected.cvTau,
       contactToRunSeconds: { right: expected.battedDelayR, left: expected.battedDelayL },
@@ -67,6 +81,34 @@ describe('LEVELS', () => {
   it('offers each sport its own levels', () => {
     expect(levelsOf('softball')).toEqual(['fpCollege', 'fpHs', 'fpU12']);
     expect(levelsOf('baseball')).toContain('u14');
+  });
+});
+
+describe('a team’s own constants', () => {
+  it('stand in place of the level’s, and nothing else moves', () => {
+    const own = levelOf('hs', { topSpeed: 27, 'delivery.mean': 1.5, 'throws.wild': 0.2 });
+    expect(own).toEqual({
+      ...LEVELS.hs,
+      topSpeed: 27,
+      delivery: { ...LEVELS.hs.delivery, mean: 1.5 },
+      throws: { ...LEVELS.hs.throws, wild: 0.2 },
+    });
+    expect(levelOf('hs', {})).toEqual(LEVELS.hs);
+  });
+
+  it('are each found in every level, inside what they may be', () => {
+    for (const level of Object.values(LEVELS)) {
+      for (const key of LEVEL_CONSTANT_KEYS) {
+        const value = constantOf(level, key);
+        expect(value, key).not.toBeNull();
+        expect(value).toBeGreaterThanOrEqual(LEVEL_CONSTANTS[key].min);
+        expect(value).toBeLessThanOrEqual(LEVEL_CONSTANTS[key].max);
+      }
+    }
+  });
+
+  it('are refused outside of that, by name', () => {
+    expect(() => levelOf('hs', { topSpeed: 99 })).toThrow('topSpeed from 10 to 35');
   });
 });
 
