@@ -2,17 +2,34 @@ import { PRESET_NAMES, PRESETS } from '@bradyon/core/rules';
 import { levelsOf } from '@bradyon/core/timing';
 import type { Person } from '@bradyon/core/people';
 import type { ReadingDraft } from '@bradyon/core/timing';
-import type { AccountId, GateRunId, PersonId, ReadingId, TeamId } from '@bradyon/core/units';
+import type {
+  AccountId,
+  GateRunId,
+  PersonId,
+  ReadingId,
+  TeamId,
+  TestDiveId,
+} from '@bradyon/core/units';
 import { describe, expect, it } from 'vitest';
 import { signUpContract, type SignUp } from './accounts.ts';
-import { teamFileContract, type TeamFile } from './files.ts';
+import { teamFileContract, teamImportContract, type TeamFile } from './files.ts';
 import { gateEventContract, type GateEvent } from './gates.ts';
+import { testDiveContract, type TestDiveRecord } from './leads.ts';
 import { opponentContract, personContract } from './people.ts';
 import type { Contract } from './rule.ts';
 import { joinContract, teamDraftContract, type TeamDraft } from './teams.ts';
 import { readingDraftContract } from './timing.ts';
 
 const uuid = '0b6f1c1e-7a52-4f0e-9d0a-2f9c7c1f3a55';
+const otherUuid = '5c0a7f44-90b1-4d7e-8a3e-6de1d2b7c101';
+const testDive: TestDiveRecord = {
+  id: uuid as TestDiveId,
+  personId: uuid as PersonId,
+  leadFeet: 11.5,
+  result: 'handOn',
+  inchesShort: null,
+  takenAt: '2031-05-01T17:30:00.000Z',
+};
 
 /** The field that a change to an accepted example is refused for; null when it is accepted. */
 function faultOf<T extends object>(contract: Contract<T>, value: T, change: object): string | null {
@@ -34,6 +51,7 @@ const person: Person = {
   throws: 'right',
   bats: 'switch',
   positions: ['P', 'CF'],
+  leadFeet: null,
   retired: false,
 };
 const team: TeamDraft = {
@@ -41,7 +59,8 @@ const team: TeamDraft = {
   name: 'Tern Rock Skuas',
   level: 'hs',
   ruleset: PRESETS.fullSizeSeven,
-  neededMarginSeconds: 0.06,
+  neededChance: 0.8,
+  levelChanges: {},
   throwLimits: { pitcher: 80, catcher: null },
 };
 const delivery: ReadingDraft = {
@@ -84,7 +103,9 @@ describe('the contracts', () => {
   });
 
   it.each([
-    [{ neededMarginSeconds: 0.7 }, 'neededMarginSeconds'],
+    [{ neededChance: 1 }, 'neededChance'],
+    [{ levelChanges: { topSpeed: 99 } }, 'levelChanges.topSpeed'],
+    [{ levelChanges: { gravity: 9.8 } }, 'levelChanges.gravity'],
     [{ level: 'fpHs' }, 'level'],
     [{ ruleset: { ...PRESETS.fullSizeSeven, innings: 7.5 } }, 'ruleset.innings'],
     [
@@ -139,10 +160,21 @@ describe('the contracts', () => {
     expect(faultOf<GateEvent>(gateEventContract, run, change)).toBe(fault);
   });
 
+  it.each([
+    [{}, null],
+    [{ result: 'short', inchesShort: 6 }, null],
+    [{ result: 'short' }, 'inchesShort'],
+    [{ inchesShort: 6 }, 'inchesShort'],
+    [{ leadFeet: 0 }, 'leadFeet'],
+    [{ result: 'caught' }, 'result'],
+  ])('a test dive with %j: %s', (change, fault) => {
+    expect(faultOf<TestDiveRecord>(testDiveContract, testDive, change)).toBe(fault);
+  });
+
   const { id: _, ...teamOfFile } = team;
   const file: TeamFile = {
     format: 'bradyon-team',
-    version: 1,
+    version: 2,
     exportedAt: '2031-05-01T17:30:00.000Z',
     team: teamOfFile,
     opponents: [],
@@ -158,12 +190,33 @@ describe('the contracts', () => {
     ],
     gateRuns: [],
     together: [],
+    testDives: [],
   };
+
+  it('a team file of version 1 is read as what it is today', () => {
+    const { neededChance: _chance, levelChanges: _changes, ...oldTeam } = teamOfFile;
+    const { leadFeet: _lead, ...oldPerson } = person;
+    const { testDives: _dives, ...rest } = file;
+    const old = {
+      ...rest,
+      version: 1,
+      team: { ...oldTeam, neededMarginSeconds: 0.06 },
+      people: [oldPerson],
+    };
+    expect(teamFileContract.check(old)).toEqual({ ok: true, value: file });
+    const made = teamImportContract.check({ id: uuid, file: old });
+    expect(made).toEqual({ ok: true, value: { id: uuid, file } });
+    for (const none of [null, 7, { file: null }, { version: 1, people: [null] }]) {
+      expect(teamFileContract.check(none).ok).toBe(false);
+      expect(teamImportContract.check(none).ok).toBe(false);
+    }
+  });
 
   it.each([
     [{}, null],
+    [{ testDives: [{ ...testDive, personId: otherUuid }] }, 'testDives.0'],
     [{ format: 'other' }, 'format'],
-    [{ version: 2 }, 'version'],
+    [{ version: 3 }, 'version'],
     [{ people: [] }, 'readings.0'],
     [{ team: { ...teamOfFile, level: 'fpHs' } }, 'team.level'],
     [{ people: [{ ...person, opponentId: uuid }] }, 'people.0'],

@@ -8,6 +8,7 @@ import {
   listContract,
   listOf,
   nullable,
+  number,
   oneOf,
   required,
   rowsOf,
@@ -28,6 +29,9 @@ export const personContract = contract<Person>({
   throws: required(oneOf(HANDS, 'Choose the hand he throws with.')),
   bats: required(oneOf(SIDES_OF_PLATE, 'Choose the side he bats from.')),
   positions: required(listOf(oneOf(POSITIONS, 'Choose positions from the list.'), 10)),
+  leadFeet: required(
+    nullable(number('Enter his lead, 1 to 30 ft, or leave it empty.', { min: 1, max: 30 })),
+  ),
   retired: required(flag('Say whether he is retired.')),
 });
 export const peopleContract = listContract(personContract);

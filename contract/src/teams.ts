@@ -1,5 +1,13 @@
 import { LEAD_RULES, SPORTS, type Ruleset } from '@bradyon/core/rules';
-import { LEVEL_NAMES, LEVELS, type LevelName, type ThrowLimits } from '@bradyon/core/timing';
+import {
+  LEVEL_CONSTANT_KEYS,
+  LEVEL_CONSTANTS,
+  LEVEL_NAMES,
+  LEVELS,
+  type LevelChanges,
+  type LevelName,
+  type ThrowLimits,
+} from '@bradyon/core/timing';
 import type { AccountId, InviteId, TeamId } from '@bradyon/core/units';
 import {
   contract,
@@ -10,6 +18,7 @@ import {
   nullable,
   number,
   oneOf,
+  optional,
   required,
   text,
   type Misfit,
@@ -24,8 +33,10 @@ export interface TeamDraft {
   name: string;
   level: LevelName;
   ruleset: Ruleset;
-  /** Seconds by which a runner must beat the ball on the stopwatch before the call is go. */
-  neededMarginSeconds: number;
+  /** How often a steal has to work before the call is go, 0..1. */
+  neededChance: number;
+  /** Their own numbers in place of the level's. */
+  levelChanges: LevelChanges;
   /** Timed throws of a day. */
   throwLimits: ThrowLimits;
 }
@@ -100,12 +111,24 @@ const throwLimit = required(
   nullable(number('Enter 1 to 300 throws, or leave it empty.', { min: 1, max: 300, whole: true })),
 );
 
+/** One rule per constant, each saying what it may be. */
+const changeFields = Object.fromEntries(
+  LEVEL_CONSTANT_KEYS.map((key) => {
+    const { name, min, max } = LEVEL_CONSTANTS[key];
+    return [
+      key,
+      optional(number(`${name}: enter ${String(min)} to ${String(max)}.`, { min, max })),
+    ];
+  }),
+) as Parameters<typeof contract<LevelChanges>>[0];
+
 export const teamDraftFields = {
   id: required(id<TeamId>()),
   name: required(text("Enter the team's name, up to 80 letters.", { max: 80 })),
   level: required(oneOf(LEVEL_NAMES, 'Choose the level you play at.')),
   ruleset: required(rulesetContract),
-  neededMarginSeconds: required(number('Enter a margin from 0 to .5 s.', { min: 0, max: 0.5 })),
+  neededChance: required(number('Enter a chance from 50 to 99 %.', { min: 0.5, max: 0.99 })),
+  levelChanges: required(contract<LevelChanges>(changeFields)),
   throwLimits: required(contract<ThrowLimits>({ pitcher: throwLimit, catcher: throwLimit })),
 };
 

@@ -93,6 +93,7 @@ export class Coach {
         throws: 'right',
         bats: 'right',
         positions: [position],
+        leadFeet: null,
         retired: false,
       });
     const { email, name } = this;
@@ -102,7 +103,8 @@ export class Coach {
       name: 'Tern Rock Skuas',
       level: PRESETS[preset].sport === 'softball' ? 'fpHs' : 'hs',
       ruleset: PRESETS[preset],
-      neededMarginSeconds: 0.06,
+      neededChance: 0.8,
+      levelChanges: {},
       throwLimits: { pitcher: null, catcher: null },
     });
     await post(`/teams/${team}/opponents`, {

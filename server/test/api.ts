@@ -1,12 +1,20 @@
 import { randomUUID } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
 import type { Account } from '@bradyon/contract/accounts';
+import type { TestDiveRecord } from '@bradyon/contract/leads';
 import type { Problem } from '@bradyon/contract/problem';
 import type { Team, TeamDraft } from '@bradyon/contract/teams';
 import type { Opponent, Person } from '@bradyon/core/people';
 import { PRESETS } from '@bradyon/core/rules';
 import type { ReadingDraft } from '@bradyon/core/timing';
-import type { AccountId, OpponentId, PersonId, ReadingId, TeamId } from '@bradyon/core/units';
+import type {
+  AccountId,
+  OpponentId,
+  PersonId,
+  ReadingId,
+  TeamId,
+  TestDiveId,
+} from '@bradyon/core/units';
 import type pg from 'pg';
 import { pino } from 'pino';
 import { inject, onTestFinished } from 'vitest';
@@ -131,7 +139,8 @@ export function aTeam(parts: Partial<TeamDraft> = {}): TeamDraft {
     name: 'Tern Rock Skuas',
     level: 'hs',
     ruleset: PRESETS.fullSizeSeven,
-    neededMarginSeconds: 0.06,
+    neededChance: 0.8,
+    levelChanges: {},
     throwLimits: { pitcher: null, catcher: null },
     ...parts,
   };
@@ -150,7 +159,21 @@ export function aPerson(parts: Partial<Person> = {}): Person {
     throws: 'right',
     bats: 'left',
     positions: ['CF'],
+    leadFeet: null,
     retired: false,
+    ...parts,
+  };
+}
+
+/** A test dive of somebody that fits. */
+export function aTestDive(personId: PersonId, parts: Partial<TestDiveRecord> = {}): TestDiveRecord {
+  return {
+    id: randomUUID() as TestDiveId,
+    personId,
+    leadFeet: 11.5,
+    result: 'handOn',
+    inchesShort: null,
+    takenAt: '2031-05-18T15:00:00.000Z',
     ...parts,
   };
 }

@@ -7,6 +7,7 @@ import { configFrom } from '../src/config.ts';
 import { accountRoutes } from '../src/features/accounts/index.ts';
 import { fileRoutes } from '../src/features/files/index.ts';
 import { gateEventRoutes, gateRoutes } from '../src/features/gates/index.ts';
+import { leadRoutes } from '../src/features/leads/index.ts';
 import { peopleRoutes } from '../src/features/people/index.ts';
 import { teamRoutes } from '../src/features/teams/index.ts';
 import { teamThumbRoutes, thumbRoutes, timingRoutes } from '../src/features/timing/index.ts';
@@ -17,6 +18,7 @@ import {
   aPerson,
   aSeason,
   aTeam,
+  aTestDive,
   anOpponent,
   startApi,
   type Api,
@@ -46,6 +48,9 @@ const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown) | null
   'GET /api/teams/:teamId/together': null,
   'POST /api/teams/:teamId/together': () => ({ id: randomUUID(), kind: 'pop' }),
   'POST /api/teams/:teamId/together/:id/times': () => ({ event: 1, seconds: 1.4 }),
+  'GET /api/teams/:teamId/test-dives': null,
+  'POST /api/teams/:teamId/test-dives': ({ pitcher }) => aTestDive(pitcher.id),
+  'DELETE /api/teams/:teamId/test-dives/:id': null,
   'GET /api/teams/:teamId/gate-devices': null,
   'POST /api/teams/:teamId/gate-devices': () => ({ id: randomUUID(), name: 'Planted' }),
   'PUT /api/teams/:teamId/gate-devices/:id/runner': ({ pitcher }) => ({ personId: pitcher.id }),
@@ -85,6 +90,7 @@ interface Ids {
   people: string;
   readings: string;
   together: string;
+  'test-dives': string;
   'gate-devices': string;
 }
 
@@ -103,8 +109,11 @@ beforeAll(async () => {
   await theirs.coach.call('POST', `${theirs.base}/together`, { id: together, kind: 'pop' });
   const device = randomUUID();
   await theirs.coach.call('POST', `${theirs.base}/gate-devices`, { id: device, name: 'Gates' });
+  const dive = aTestDive(theirs.pitcher.id);
+  await theirs.coach.call('POST', `${theirs.base}/test-dives`, dive);
   ids = {
     together,
+    'test-dives': dive.id,
     'gate-devices': device,
     accountId: theirs.coach.account.id,
     inviteId: invite.id,
@@ -122,7 +131,7 @@ function addressOf(route: string, teamId: string): [method: string, path: string
     .replace(':accountId', ids.accountId)
     .replace(':inviteId', ids.inviteId)
     .replace(
-      /(opponents|people|readings|together|gate-devices)\/:id/,
+      /(opponents|people|readings|together|test-dives|gate-devices)\/:id/,
       (_, kind: keyof Ids) => `${kind}/${ids[kind]}`,
     );
   return [method, path];
@@ -143,6 +152,7 @@ describe('the table of routes', () => {
       ['/api/teams', peopleRoutes(deps)],
       ['/api/teams', timingRoutes(deps)],
       ['/api/teams', teamThumbRoutes(deps)],
+      ['/api/teams', leadRoutes(deps)],
       ['/api/teams', gateRoutes(deps)],
       ['/api/teams', fileRoutes(deps)],
       ['/api/thumbs', thumbRoutes(deps)],
@@ -182,8 +192,8 @@ describe.each(Object.entries(TEAM_ROUTES))('%s', (route, makeBody) => {
       ...addressOf(route, mine.team.id),
       makeBody?.(theirs, ids),
     );
-    // Withdrawing an invitation that is not there is no error, and withdraws nothing.
-    expect(answer.status).toBe(route.startsWith('DELETE') && route.includes('invite') ? 204 : 404);
+    // Taking back an invitation or a dive that is not there is no error, and takes back nothing.
+    expect(answer.status).toBe(/^DELETE .*(invites|test-dives)/.test(route) ? 204 : 404);
   });
 
   it('answers nonsense in the path or the body with a reason', async () => {
@@ -239,6 +249,7 @@ describe("another team's rows", () => {
     'thumb_reps',
     'together',
     'together_times',
+    'test_dives',
     'gate_devices',
     'gate_runs',
   ];
@@ -249,6 +260,7 @@ describe("another team's rows", () => {
     'thumb_reps',
     'together',
     'together_times',
+    'test_dives',
     'gate_devices',
     'gate_runs',
   ];

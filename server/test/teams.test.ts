@@ -42,7 +42,8 @@ describe('making a team', () => {
     const { role: _, ...draft } = team;
     const edited = {
       ...draft,
-      neededMarginSeconds: 0.1,
+      neededChance: 0.7,
+      levelChanges: { topSpeed: 27, 'tag.onLineSeconds': 0.12 },
       ruleset: { ...draft.ruleset, innings: 5, runRuleRuns: 12, pickLimit: 3 },
     };
     expect((await coach.call('PUT', base, edited)).status).toBe(200);

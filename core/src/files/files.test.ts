@@ -23,6 +23,7 @@ function person(id: string, parts: Partial<Person> = {}): Person {
     throws: 'right',
     bats: 'left',
     positions: ['CF'],
+    leadFeet: 11.5,
     retired: false,
     ...parts,
   };
@@ -46,7 +47,7 @@ describe('matchColumns', () => {
 });
 
 describe('a roster file', () => {
-  const headings = ['Team', 'Number', 'Name', 'Throws', 'Bats', 'Positions'];
+  const headings = ['Team', 'Number', 'Name', 'Throws', 'Bats', 'Positions', 'Lead'];
   const matching = matchColumns(PERSON_COLUMNS, headings);
   const read = (lines: string[][], known = nobody) => readPeople(lines, matching, known, makeId);
 
@@ -74,6 +75,7 @@ describe('a roster file', () => {
       ['Lone Gulls', '8', 'Rafa Brandvold', 'R', 'R', 'QB'],
       ['', '4', 'Somebody Else', 'R', 'R', 'P'],
       ['', '4', 'dara whitlock', 'R', 'R', 'P'],
+      ['', '9', 'Pita Faleolo', 'R', 'R', 'P', '90'],
     ]);
     expect(reasonsOf(rows)).toEqual([
       [3, 'Enter a name.'],
@@ -82,6 +84,7 @@ describe('a roster file', () => {
       [6, expect.stringContaining('Positions "QB"')],
       [7, 'Number 4 is worn by Dara Whitlock.'],
       [8, 'dara whitlock stands in this file twice.'],
+      [9, 'Lead "90": enter feet, 1 to 30.'],
     ]);
     expect(newOpponents).toEqual([]);
   });

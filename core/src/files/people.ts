@@ -9,7 +9,8 @@ import {
 import type { OpponentId, PersonId } from '../units/index.ts';
 import { cellOf, plain, wordOf, type Column, type Matching, type Row } from './table.ts';
 
-export type PersonColumn = 'side' | 'number' | 'name' | 'throws' | 'bats' | 'positions' | 'retired';
+export type PersonColumn =
+  'side' | 'number' | 'name' | 'throws' | 'bats' | 'positions' | 'lead' | 'retired';
 
 /** The columns of a roster file. */
 export const PERSON_COLUMNS: readonly Column<PersonColumn>[] = [
@@ -19,6 +20,7 @@ export const PERSON_COLUMNS: readonly Column<PersonColumn>[] = [
   { key: 'throws', title: 'Throws', aliases: ['throw', 't', 'throwing hand'], needed: false },
   { key: 'bats', title: 'Bats', aliases: ['bat', 'b', 'hits'], needed: false },
   { key: 'positions', title: 'Positions', aliases: ['position', 'pos', 'plays'], needed: false },
+  { key: 'lead', title: 'Lead', aliases: ['lead ft', 'lead feet'], needed: false },
   { key: 'retired', title: 'Retired', aliases: [], needed: false },
 ];
 
@@ -107,6 +109,11 @@ export function readPeople(
         ? throws
         : refuse(`Bats "${read('bats')}": enter right, left or switch.`, throws));
     const positions = positionsOf(read('positions'), reasons);
+    const lead = read('lead');
+    const leadFeet = lead === '' ? null : Number(lead);
+    if (leadFeet !== null && !(leadFeet >= 1 && leadFeet <= 30)) {
+      reasons.push(`Lead "${lead}": enter feet, 1 to 30.`);
+    }
     const retired = wordOf(YES_NO, read('retired'));
     if (retired === undefined) reasons.push('Retired: enter yes or no.');
     if (reasons.length > 0) return { line, ok: false, reasons };
@@ -120,6 +127,7 @@ export function readPeople(
       throws,
       bats,
       positions,
+      leadFeet,
       retired: retired === 'yes',
     };
     if (seen.has(person.id)) {
@@ -168,6 +176,7 @@ export function writePeople(
     Throws: person.throws,
     Bats: person.bats,
     Positions: person.positions.join(' '),
+    Lead: person.leadFeet === null ? '' : String(person.leadFeet),
     Retired: person.retired ? 'yes' : '',
   }));
 }

@@ -21,6 +21,8 @@ export interface Person {
   throws: Hand;
   bats: SideOfPlate;
   positions: Position[];
+  /** His primary lead off first, feet; null: the usual one. */
+  leadFeet: number | null;
   /** Retired players keep their times but are no longer offered. */
   retired: boolean;
 }

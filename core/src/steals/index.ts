@@ -46,6 +46,7 @@ export {
   judgeSteal,
   raceOf,
   sharpestNext,
+  USUAL_NEEDED_CHANCE,
   VERDICTS,
   type Judging,
   type Sharper,

@@ -42,6 +42,9 @@ interface Asked {
 }
 
 const EIGHT_IN_TEN = 1.2816;
+/** The common rule: run when it works four times in five. A team sets its own. */
+export const USUAL_NEEDED_CHANCE = 0.8;
+
 /** How the steal is judged: what may come, how often it has to work, and who covers a delayed one. */
 export interface Judging {
   pitches: readonly WeightedPitch[];

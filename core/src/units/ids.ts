@@ -9,6 +9,7 @@ export type InviteId = Id<'invite'>;
 export type OpponentId = Id<'opponent'>;
 export type PersonId = Id<'person'>;
 export type ReadingId = Id<'reading'>;
+export type TestDiveId = Id<'testDive'>;
 export type ThumbRepId = Id<'thumb-rep'>;
 export type TogetherId = Id<'together'>;
 export type GateDeviceId = Id<'gate-device'>;

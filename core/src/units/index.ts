@@ -8,6 +8,7 @@ export type {
   OpponentId,
   PersonId,
   ReadingId,
+  TestDiveId,
   TeamId,
   ThumbRepId,
   TogetherId,

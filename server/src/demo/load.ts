@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { makeRandom, normalDraw, type Random } from '@bradyon/core/maths';
-import { PRESETS, type Ruleset } from '@bradyon/core/rules';
-import { simulateGateRun } from '@bradyon/core/sprint';
-import { CLEAR_MARGIN_SECONDS } from '@bradyon/core/steals';
-import { LEVELS, plainContext, splitsOfBeams, type LevelName } from '@bradyon/core/timing';
+import { PRESETS } from '@bradyon/core/rules';
+import { fieldOf, simulateGateRun, type Field } from '@bradyon/core/sprint';
+import { USUAL_NEEDED_CHANCE } from '@bradyon/core/steals';
+import { plainContext, splitsOfBeams } from '@bradyon/core/timing';
 import {
   roundToMillisecond,
   type OpponentId,
@@ -14,7 +14,7 @@ import type { Pool } from 'pg';
 import sql, { bulk } from 'sql-template-tag';
 import { inTransaction, one, type Tx } from '../db/query.ts';
 import { hashPassword } from '../features/accounts/index.ts';
-import { readingsOf, type DemoReading } from './readings.ts';
+import { gaitOf, readingsOf, type DemoReading } from './readings.ts';
 import { makeUuid } from './uuid.ts';
 import { DEMO_ASSISTANT, DEMO_COACH, DEMO_TEAMS, type DemoPerson } from './world.ts';
 
@@ -67,11 +67,12 @@ async function insertWorld(tx: Tx, today: Date): Promise<void> {
   for (const [index, team] of DEMO_TEAMS.entries()) {
     const teamId = makeUuid(random);
     const ruleset = PRESETS[team.preset];
+    const field = fieldOf({ level: team.level, levelChanges: {}, ruleset });
     await tx.query(
-      sql`insert into teams (id, name, level, ruleset, needed_margin_seconds, pitcher_throw_limit,
+      sql`insert into teams (id, name, level, ruleset, needed_chance, pitcher_throw_limit,
                              catcher_throw_limit, created_by, created_at)
           values (${teamId}, ${team.name}, ${team.level}, ${JSON.stringify(ruleset)},
-                  ${CLEAR_MARGIN_SECONDS}, 60, 40, ${coachId}, now() + make_interval(secs => ${index}))`,
+                  ${USUAL_NEEDED_CHANCE}, 60, 40, ${coachId}, now() + make_interval(secs => ${index}))`,
     );
     await tx.query(
       sql`insert into memberships (team_id, account_id, role) values
@@ -96,12 +97,13 @@ async function insertWorld(tx: Tx, today: Date): Promise<void> {
         const id = makeUuid(random) as PersonId;
         await insertPerson(tx, teamId, id, side.opponentId, person);
         const ours = side.opponentId === null;
-        const readings = readingsOf(random, { ...person, id, ours }, team.level, ruleset, today);
+        const readings = readingsOf(random, { ...person, id, ours }, field, today);
         if (ours && person.timed >= 8) {
           readings.push(
-            ...(await insertGateRun(tx, random, teamId, id, team.level, ruleset, today)),
+            ...(await insertGateRun(tx, random, teamId, { ...person, id }, field, today)),
           );
         }
+        if (person.lead) await insertDives(tx, random, teamId, id, person.lead, today);
         await insertReadings(tx, teamId, readings, () => {
           return timers[Math.floor(random() * timers.length)] ?? coachId;
         });
@@ -133,24 +135,24 @@ async function insertGateRun(
   tx: Tx,
   random: Random,
   teamId: string,
-  personId: PersonId,
-  level: LevelName,
-  ruleset: Ruleset,
+  person: DemoPerson & { id: PersonId },
+  field: Field,
   today: Date,
 ): Promise<DemoReading[]> {
-  const curve = { ...LEVELS[level], startSpeed: 0 };
-  const beams = simulateGateRun(random, curve, [0, 10, 30, ruleset.baseDistanceFeet - 2]);
+  const curve = { ...gaitOf(person, field), startSpeed: 0 };
+  const last = field.ruleset.baseDistanceFeet - 2;
+  const beams = simulateGateRun(random, curve, [0, 10, 30, last]);
   const takenAt = new Date(today.getTime() - 50 * 60 * 60 * 1000 + random() * 3_600_000);
   await tx.query(
     sql`insert into gate_runs (team_id, id, device_name, person_id, taken_at, beams)
-        values (${teamId}, ${makeUuid(random)}, 'Gates on the outfield grass', ${personId},
+        values (${teamId}, ${makeUuid(random)}, 'Gates on the outfield grass', ${person.id},
                 ${takenAt}, ${JSON.stringify(beams)})`,
   );
   return splitsOfBeams(beams).splits.map((split) => ({
     ...plainContext('dash'),
     ...split,
     id: makeUuid(random) as ReadingId,
-    personId,
+    personId: person.id,
     method: 'gate',
     resolutionSeconds: 0.001,
     movedFrom: null,
@@ -159,16 +161,38 @@ async function insertGateRun(
   }));
 }
 
+/** How he came to his lead: from a foot less his elbow was over, from a foot more he was short. */
+async function insertDives(
+  tx: Tx,
+  random: Random,
+  teamId: string,
+  personId: PersonId,
+  lead: number,
+  today: Date,
+): Promise<void> {
+  const takenAt = new Date(today.getTime() - 74 * 60 * 60 * 1000).toISOString();
+  const tries = [
+    [lead - 1, 'elbowOver', null],
+    [lead + 1, 'short', 7],
+    [lead, 'handOn', null],
+  ] as const;
+  await tx.query(
+    sql`insert into test_dives (team_id, id, person_id, lead_feet, result, inches_short, taken_at)
+        values ${bulk(tries.map((dive) => [teamId, makeUuid(random), personId, ...dive, takenAt]))}`,
+  );
+}
+
 async function insertPerson(
   tx: Tx,
   teamId: string,
   id: PersonId,
   opponentId: OpponentId | null,
-  { number, name, throws, bats, positions }: DemoPerson,
+  { number, name, throws, bats, positions, lead }: DemoPerson,
 ): Promise<void> {
   await tx.query(
-    sql`insert into people (team_id, id, opponent_id, number, name, throws, bats, positions)
-        values (${teamId}, ${id}, ${opponentId}, ${number}, ${name}, ${throws}, ${bats}, ${positions})`,
+    sql`insert into people (team_id, id, opponent_id, number, name, throws, bats, positions, lead_feet)
+        values (${teamId}, ${id}, ${opponentId}, ${number}, ${name}, ${throws}, ${bats}, ${positions},
+                ${lead ?? null})`,
   );
 }
 

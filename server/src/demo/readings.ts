@@ -1,13 +1,13 @@
 import { normalDraw, type Random } from '@bradyon/core/maths';
-import { timesFromRelease, type Ruleset } from '@bradyon/core/rules';
-import { typicalTime } from '@bradyon/core/sprint';
+import { timesFromRelease } from '@bradyon/core/rules';
+import { runSeconds, typicalTime, usualRun, type Field, type Gait } from '@bradyon/core/sprint';
 import {
   describeMisfit,
   plainContext,
   type AsideReason,
-  type LevelName,
   type ReadingContext,
   type ReadingDraft,
+  type ReadingKind,
 } from '@bradyon/core/timing';
 import { roundToMillisecond, type PersonId, type ReadingId } from '@bradyon/core/units';
 import { makeUuid } from './uuid.ts';
@@ -29,14 +29,21 @@ type What = ReadingContext;
 export function readingsOf(
   random: Random,
   person: DemoPerson & { id: PersonId; ours: boolean },
-  level: LevelName,
-  ruleset: Ruleset,
+  field: Field,
   today: Date,
 ): DemoReading[] {
   const made: DemoReading[] = [];
+  const { ruleset } = field;
   const take: Take = (count, what, { quicker = 0, daysAgo } = {}) => {
-    const typical = typicalTime(what, person, { level, ruleset }) ?? FROM_CENTRE;
-    const own = typical.mean - person.quick * typical.sdBetween - quicker;
+    const typical = typicalTime(what, person, field) ?? FROM_CENTRE;
+    const own =
+      (RUNS.has(what.kind)
+        ? runSeconds(
+            usualRun(what, person.bats, ruleset, what.leadFeet),
+            gaitOf(person, field),
+            field,
+          )
+        : typical.mean - person.quick * typical.sdBetween) - quicker;
     for (let index = 0; index < count; index += 1) {
       const seconds = roundToMillisecond(
         normalDraw(random, own, Math.hypot(typical.sdWithin, THUMB_SECONDS)),
@@ -60,6 +67,24 @@ export function readingsOf(
   return made.filter((each) => describeMisfit(each) === null);
 }
 
+const RUNS: ReadonlySet<ReadingKind> = new Set<ReadingKind>([
+  'steal',
+  'homeToFirst',
+  'firstToThird',
+  'secondToHome',
+  'dash',
+]);
+
+/** How somebody runs, so that all his runs are of one runner. */
+export function gaitOf({ quick }: Pick<DemoPerson, 'quick'>, { level }: Field): Gait {
+  // Being quick is top speed and start in equal parts.
+  const share = quick * Math.SQRT1_2;
+  return {
+    topSpeed: level.topSpeed * (1 + share * level.topSpeedVariation),
+    accelerationSeconds: level.accelerationSeconds * (1 - share * level.accelerationVariation),
+  };
+}
+
 /** An outfield throw from medium depth: no level has a typical one. */
 const FROM_CENTRE = { mean: 3.1, sdBetween: 0.2, sdWithin: 0.15 };
 /** Older than this a time says so. */
@@ -71,7 +96,7 @@ type Take = (
   how?: { quicker?: number; daysAgo?: number | undefined },
 ) => void;
 
-function takePitcher(take: Take, person: DemoPerson, ruleset: Ruleset): void {
+function takePitcher(take: Take, person: DemoPerson, ruleset: Field['ruleset']): void {
   if (timesFromRelease(ruleset)) {
     take(person.timed, plainContext('flight'));
     return;
@@ -90,13 +115,13 @@ function takeCatcher(take: Take, person: DemoPerson): void {
   take(person.otherTimed, { ...pop, base: 'third' }, { daysAgo });
 }
 
-function takeRunner(take: Take, person: DemoPerson, ruleset: Ruleset): void {
+function takeRunner(take: Take, person: DemoPerson, ruleset: Field['ruleset']): void {
   const leads = ruleset.leadRule === 'open';
   const isCatcher = person.positions.includes('C');
   const second = {
     ...plainContext('steal'),
     base: 'second',
-    leadFeet: leads ? 11.5 : null,
+    leadFeet: leads ? (person.lead ?? 11.5) : null,
   } as const;
   // One runner is tried out with both starts; the others were never asked.
   const [quickStart, slowStart] = leads

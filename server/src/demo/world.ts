@@ -15,6 +15,8 @@ export interface DemoPerson {
   timed: number;
   /** How many of a pitcher's deliveries were slide steps; of a catcher's throws to third; of a runner's steals of third. */
   otherTimed: number;
+  /** His own lead off first, feet, found by test dives; absent: the usual one, never tried. */
+  lead?: number;
   /** His times are of last month. */
   old?: true;
   /** A wrong tap of his is not set aside yet. */
@@ -68,17 +70,17 @@ export const DEMO_TEAMS: DemoTeam[] = [
     preset: 'fullSizeSeven',
     level: 'hs',
     roster: [
-      { ...person('2', 'Ines Okafor', 'RR', ['2B', 'SS'], 1.4, 8, 3), slipped: true },
-      person('4', 'Dara Whitlock', 'RL', ['CF'], 2.4, 11, 4),
+      { ...person('2', 'Ines Okafor', 'RR', ['2B', 'SS'], 1.4, 8, 3), lead: 12, slipped: true },
+      { ...person('4', 'Dara Whitlock', 'RL', ['CF'], 2.4, 11, 4), lead: 12.5 },
       person('5', 'Joon Castellane', 'RR', ['SS'], 1.1, 7),
-      person('7', 'Temba Moyo', 'RR', ['3B'], 0.6, 6),
+      { ...person('7', 'Temba Moyo', 'RR', ['3B'], 0.6, 6), lead: 11 },
       person('8', 'Rafa Brandvold', 'RS', ['LF', 'RF'], 0.3, 5),
-      person('11', 'Oskar Lindahl', 'LL', ['RF', 'P'], 1.9, 9, 2),
+      { ...person('11', 'Oskar Lindahl', 'LL', ['RF', 'P'], 1.9, 9, 2), lead: 12 },
       person('14', 'June Ashgrove', 'RR', ['1B'], -0.6, 5),
       person('15', 'Ravi Hallmark', 'RR', ['P', '3B'], -0.2, 4),
       person('19', 'Pita Fonomalu', 'RR', ['C'], -0.9, 6, 4),
       person('21', 'Anders Nakagawa', 'LL', ['P', '1B'], -0.4, 0),
-      person('22', 'Kofi Darragh', 'RR', ['LF'], -1.3, 4),
+      { ...person('22', 'Kofi Darragh', 'RR', ['LF'], -1.3, 4), lead: 10 },
       person('27', 'Lio Marchetti', 'RR', ['C', 'DH'], -1.1, 5, 2),
       person('33', 'Bram Oyelaran', 'RR', ['2B'], 0.9, 0),
     ],

@@ -6,7 +6,7 @@ import { many, maybeOne, one, type Tx } from '../../db/query.ts';
 
 const OPPONENT = raw('id, name, retired');
 const PERSON = raw(
-  'id, opponent_id as "opponentId", number, name, throws, bats, positions, retired',
+  'id, opponent_id as "opponentId", number, name, throws, bats, positions, lead_feet as "leadFeet", retired',
 );
 
 /** Opponents of the team in scope, by name. */
@@ -47,11 +47,12 @@ export function selectPerson(tx: Tx, id: PersonId): Promise<Person | null> {
 
 /** @returns null when the id is taken */
 export function insertPerson(tx: Tx, person: Person): Promise<Person | null> {
-  const { id, opponentId, number, name, throws, bats, positions, retired } = person;
+  const { id, opponentId, number, name, throws, bats, positions, leadFeet, retired } = person;
   return maybeOne(
     tx,
-    sql`insert into people (id, opponent_id, number, name, throws, bats, positions, retired)
-        values (${id}, ${opponentId}, ${number}, ${name}, ${throws}, ${bats}, ${positions}, ${retired})
+    sql`insert into people (id, opponent_id, number, name, throws, bats, positions, lead_feet, retired)
+        values (${id}, ${opponentId}, ${number}, ${name}, ${throws}, ${bats}, ${positions}, ${leadFeet},
+                ${retired})
         on conflict on constraint people__team_id_id do nothing returning ${PERSON}`,
   );
 }
@@ -64,7 +65,7 @@ export async function insertPeople(tx: Tx, people: readonly Person[]): Promise<I
   const { added } = await one<{ added: number }>(
     tx,
     sql`with added as (
-          insert into people (id, opponent_id, number, name, throws, bats, positions, retired)
+          insert into people (id, opponent_id, number, name, throws, bats, positions, lead_feet, retired)
           select ${PERSON_COLUMNS} from ${personRows(people)}
           on conflict do nothing returning id
         )
@@ -77,7 +78,7 @@ export async function insertPeople(tx: Tx, people: readonly Person[]): Promise<I
 export async function restorePeople(tx: Tx, people: readonly Person[]): Promise<void> {
   await tx.query(
     sql`insert into people
-          (id, opponent_id, number, name, throws, bats, positions, retired, created_at)
+          (id, opponent_id, number, name, throws, bats, positions, lead_feet, retired, created_at)
         select ${PERSON_COLUMNS}, now() + nth * interval '1 microsecond'
         from ${personRows(people)}`,
   );
@@ -93,7 +94,8 @@ export async function restoreOpponents(tx: Tx, opponents: readonly Opponent[]): 
 
 const PERSON_COLUMNS = raw(`
   (d->>'id')::uuid, (d->>'opponentId')::uuid, d->>'number', d->>'name', d->>'throws', d->>'bats',
-  array(select jsonb_array_elements_text(d->'positions')), (d->>'retired')::boolean`);
+  array(select jsonb_array_elements_text(d->'positions')), (d->>'leadFeet')::numeric,
+  (d->>'retired')::boolean`);
 
 function personRows(people: readonly Person[]) {
   return sql`jsonb_array_elements(${JSON.stringify(people)}::jsonb) with ordinality as each(d, nth)`;
@@ -106,11 +108,11 @@ export async function erasePerson(tx: Tx, id: PersonId): Promise<boolean> {
 
 /** Which side somebody plays for never changes. @returns null when there is no such person in the team */
 export function updatePerson(tx: Tx, person: Person): Promise<Person | null> {
-  const { id, opponentId, number, name, throws, bats, positions, retired } = person;
+  const { id, opponentId, number, name, throws, bats, positions, leadFeet, retired } = person;
   return maybeOne(
     tx,
     sql`update people set number = ${number}, name = ${name}, throws = ${throws}, bats = ${bats},
-               positions = ${positions}, retired = ${retired}
+               positions = ${positions}, lead_feet = ${leadFeet}, retired = ${retired}
         where id = ${id} and opponent_id is not distinct from ${opponentId} returning ${PERSON}`,
   );
 }

@@ -1,0 +1,47 @@
+import { DIVE_RESULTS, type TestDive } from '@bradyon/core/leads';
+import type { PersonId, TestDiveId } from '@bradyon/core/units';
+import {
+  contract,
+  id,
+  instant,
+  listContract,
+  nullable,
+  number,
+  oneOf,
+  required,
+  type Misfit,
+} from './rule.ts';
+
+/** A test dive of somebody, as the device sends it and the server keeps it. */
+export interface TestDiveRecord extends TestDive {
+  id: TestDiveId;
+  personId: PersonId;
+  takenAt: string;
+}
+
+/** What of a test dive does not go together, or null. */
+export function testDiveMisfit({ result, inchesShort }: TestDiveRecord): Misfit | null {
+  if ((result === 'short') === (inchesShort !== null)) return null;
+  return {
+    path: 'inchesShort',
+    message:
+      result === 'short'
+        ? 'Enter how many inches his hand was short.'
+        : 'Only a dive that was short has inches.',
+  };
+}
+
+export const testDiveContract = contract<TestDiveRecord>(
+  {
+    id: required(id<TestDiveId>()),
+    personId: required(id<PersonId>()),
+    leadFeet: required(number('Enter the lead, 1 to 30 ft.', { min: 1, max: 30 })),
+    result: required(oneOf(DIVE_RESULTS, 'Say what the dive showed.')),
+    inchesShort: required(
+      nullable(number('Enter how many inches short, 1 to 60.', { min: 1, max: 60 })),
+    ),
+    takenAt: required(instant('Say when he dived.')),
+  },
+  testDiveMisfit,
+);
+export const testDivesContract = listContract(testDiveContract);

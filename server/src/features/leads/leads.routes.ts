@@ -1,0 +1,38 @@
+import { testDiveContract, testDivesContract } from '@bradyon/contract/leads';
+import type { TeamId, TestDiveId } from '@bradyon/core/units';
+import { Router } from 'express';
+import { inTeam } from '../../db/scope.ts';
+import type { Deps } from '../../deps.ts';
+import { bodyOf, createdOnce, idOf } from '../../http/exchange.ts';
+import { signedIn } from '../../http/session.ts';
+import * as leads from './leads.sql.ts';
+
+/** Test dives back to the bag: what a runner's lead is calibrated by. */
+export function leadRoutes({ pool, reply }: Deps): Router {
+  const router = Router();
+
+  router.get('/:teamId/test-dives', async (req, res) => {
+    const rows = await inTeam(pool, signedIn(req), idOf(req, 'teamId'), leads.selectDives);
+    reply(res, testDivesContract, rows);
+  });
+
+  router.post('/:teamId/test-dives', async (req, res) => {
+    const accountId = signedIn(req);
+    const body = bodyOf(req, testDiveContract);
+    const dive = { ...body, takenAt: new Date(body.takenAt).toISOString() };
+    const { row, status } = await inTeam(pool, accountId, idOf<TeamId>(req, 'teamId'), async (tx) =>
+      createdOnce(dive, await leads.insertDive(tx, dive), () => leads.selectDive(tx, dive.id)),
+    );
+    reply(res, testDiveContract, row, status);
+  });
+
+  router.delete('/:teamId/test-dives/:id', async (req, res) => {
+    const diveId = idOf<TestDiveId>(req, 'id');
+    await inTeam(pool, signedIn(req), idOf<TeamId>(req, 'teamId'), (tx) =>
+      leads.deleteDive(tx, diveId),
+    );
+    res.status(204).end();
+  });
+
+  return router;
+}
