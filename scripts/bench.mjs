@@ -41,9 +41,12 @@ function print(name, value, unit) {
 /** The computation itself; it is TypeScript, so the bundler reads it. */
 async function benchCore() {
   const { runnerImport } = await import('vite');
-  const file = new URL('../core/bench/timing.ts', import.meta.url).pathname;
-  const { module } = await runnerImport(file);
-  module.benchTiming(print);
+  const benchOf = async (name) => {
+    const file = new URL(`../core/bench/${name}.ts`, import.meta.url).pathname;
+    return (await runnerImport(file)).module;
+  };
+  (await benchOf('timing')).benchTiming(print);
+  (await benchOf('steals')).benchSteals(print);
 }
 
 /** Readings per second over HTTP, and the same rows straight into PostgreSQL, equally many at once. */

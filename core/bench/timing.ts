@@ -1,14 +1,16 @@
 import { makeRandom, normalDraw } from '../src/maths/index.ts';
 import { PRESETS } from '../src/rules/index.ts';
 import { populationsOf, typicalTime, type Field } from '../src/sprint/index.ts';
-import { estimate, LEVELS, plainContext, type Reading, type ReadingContext } from '../src/timing/index.ts';
+import {
+  estimate,
+  LEVELS,
+  plainContext,
+  type Reading,
+  type ReadingContext,
+} from '../src/timing/index.ts';
 import type { PersonId } from '../src/units/index.ts';
 import { aReading } from '../test/aReading.ts';
-
-// The clock of whatever runs the bench; core itself has none.
-declare const performance: { now: () => number };
-
-type Print = (name: string, value: number, unit: string) => void;
+import { medianMs, type Print } from './median.ts';
 
 const field: Field = { level: LEVELS.hs, ruleset: PRESETS.fullSizeSeven };
 const person = { throws: 'right', bats: 'right' } as const;
@@ -21,17 +23,6 @@ const CONTEXTS: ReadingContext[] = [
   { ...plainContext('steal'), base: 'second', leadFeet: 11.5 },
   plainContext('homeToFirst'),
 ];
-
-/** The median time of a piece of work, milliseconds. */
-function medianMs(rounds: number, work: () => void): number {
-  for (let round = 0; round < 5; round += 1) work();
-  const times = Array.from({ length: rounds }, () => {
-    const start = performance.now();
-    work();
-    return performance.now() - start;
-  });
-  return times.sort((a, b) => a - b)[Math.floor(rounds / 2)] ?? 0;
-}
 
 /** Estimates of one population, and of a roster after one more tap. */
 export function benchTiming(print: Print): void {

@@ -73,6 +73,18 @@ export const routes = createBrowserRouter([
                 }),
               },
               {
+                path: 'steals/board',
+                lazy: async () => ({
+                  Component: (await import('./features/steals/BoardPage.tsx')).BoardPage,
+                }),
+              },
+              {
+                path: 'steals/card',
+                lazy: async () => ({
+                  Component: (await import('./features/steals/CardPage.tsx')).CardPage,
+                }),
+              },
+              {
                 path: 'people',
                 lazy: async () => {
                   const [{ RosterPage }, { KeyTime }] = await Promise.all([

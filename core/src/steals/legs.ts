@@ -57,6 +57,8 @@ export interface StealQuestion {
   leadFeet: number | null;
   /** The side the batter stands on, in the way of a throw to third; null: not known. */
   batter: Exclude<SideOfPlate, 'switch'> | null;
+  /** A delivery (softball: flight) supposed in place of the pitcher's own, seconds. */
+  pitchSeconds?: number | undefined;
 }
 
 /** Every time that a steal is judged by. */
@@ -96,7 +98,7 @@ export function legsOf(question: StealQuestion): Legs {
   const { level } = question.field;
   const delayed = kind === 'delayed';
   return {
-    pitch: delayed ? null : pitchLeg(question),
+    pitch: delayed ? null : supposing(pitchLeg(question), question.pitchSeconds),
     surprise: delayed ? given('surprise', SURPRISE) : null,
     pop: base === 'home' ? null : popLeg(question, base),
     tag:
@@ -110,6 +112,12 @@ export function legsOf(question: StealQuestion): Legs {
     run: runLeg(question),
     start: startOf(kind, base, question.field.ruleset, question.leadFeet),
   };
+}
+
+function supposing(leg: Leg | null, meanSeconds: number | undefined): Leg | null {
+  return leg && meanSeconds !== undefined
+    ? { ...leg, spread: { ...leg.spread, meanSeconds } }
+    : leg;
 }
 
 function pitchLeg(question: StealQuestion): Leg | null {

@@ -1,9 +1,10 @@
 import { rootOf } from '../maths/index.ts';
 import { chanceAt, type Race, type ReadyRace } from './chance.ts';
 
-/** How far around the race is looked for the seconds that would do. */
+/** How far around the race is looked for the seconds that would do, and in what steps first. */
 const FARTHEST_SECONDS = 2;
-const CLOSE_SECONDS = 1e-9;
+const FIRST_STEP_SECONDS = 0.1;
+const CLOSE_SECONDS = 1e-7;
 
 /** What it would take to be safe as often as needed; everything else as it is. Seconds. */
 export interface Needs {
@@ -40,7 +41,12 @@ export function secondsNeeded(
   needed: number,
 ): number | null {
   if (needed <= floor) return null;
-  return rootOf((shift) => at(shift) - needed, -FARTHEST_SECONDS, FARTHEST_SECONDS, CLOSE_SECONDS);
+  const short = (shift: number): number => at(shift) - needed;
+  // Most races are near: closing in from there asks for far fewer chances than from two seconds off.
+  const way = short(0) < 0 ? 1 : -1;
+  let [near, far] = [0, way * FIRST_STEP_SECONDS];
+  while (Math.abs(far) < FARTHEST_SECONDS && short(far) * way < 0) [near, far] = [far, far * 2];
+  return rootOf(short, near, far, CLOSE_SECONDS);
 }
 
 /** What each of the times would have to be. */

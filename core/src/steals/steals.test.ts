@@ -121,6 +121,12 @@ describe('what a steal is judged by', () => {
     expect(jump('left', 'third')).toBe(jump('right', 'third'));
   });
 
+  it('can be supposed of a pitcher, as even as he is', () => {
+    const own = legsOf(ask(well)).pitch;
+    const supposed = legsOf({ ...ask(well), pitchSeconds: 1.2 }).pitch;
+    expect(supposed).toEqual({ ...own, spread: { ...own?.spread, meanSeconds: 1.2 } });
+  });
+
   it('learns of a run from other runs', () => {
     const runs = [aReading({ kind: 'homeToFirst', seconds: 4.3 })];
     expect(legsOf(ask({ runs })).run).toMatchObject({ basis: 'reckoned', count: 1 });

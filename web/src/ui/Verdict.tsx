@@ -17,14 +17,14 @@ const ICONS: Partial<Record<Verdict, LucideIcon>> = {
 };
 
 /** The verdict as a word and a mark, never by colour alone. */
-export function VerdictBadge({ verdict }: { verdict: Verdict }) {
+export function VerdictBadge({ verdict, small = false }: { verdict: Verdict; small?: boolean }) {
   const Icon = ICONS[verdict];
   const mark: ReactNode = Icon ? <Icon aria-hidden="true" strokeWidth={3} /> : <Tilde />;
   return (
-    <div className={`verdict verdict-${verdict}`}>
+    <span className={`verdict verdict-${verdict}${small ? ' verdict-small' : ''}`}>
       {mark}
       <span>{VERDICT_WORDS[verdict]}</span>
-    </div>
+    </span>
   );
 }
 

@@ -7,6 +7,11 @@ export function seconds(value: number): string {
   return `${sign}${Math.abs(value).toFixed(2)}${SPACE}s`;
 }
 
+/** A chance in whole percents. @example percent(0.834) // '83 %' */
+export function percent(chance: number): string {
+  return `${String(Math.round(chance * 100))}${SPACE}%`;
+}
+
 /** Feet to the half foot, without a sign. @example feet(-2.9) // '3 ft' */
 export function feet(value: number): string {
   return `${String(Math.round(Math.abs(value) * 2) / 2)}${SPACE}ft`;

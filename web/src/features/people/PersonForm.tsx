@@ -36,10 +36,11 @@ export function PersonForm({
       throws: 'right',
       bats: 'right',
       positions: opponentId === null ? [] : ['P'],
+      leadFeet: null,
       retired: false,
     },
     contract: async () => (await import('@bradyon/contract/people')).personContract,
-    toSend: ({ number, name, throws, bats, positions, retired }) => ({
+    toSend: ({ number, name, throws, bats, positions, leadFeet, retired }) => ({
       id,
       opponentId,
       number,
@@ -47,6 +48,7 @@ export function PersonForm({
       throws,
       bats,
       positions,
+      leadFeet,
       retired,
     }),
     send: async (row) => {

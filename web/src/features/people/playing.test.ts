@@ -15,6 +15,7 @@ function person(id: string, opponentId: OpponentId | null, positions: Person['po
     throws: 'right',
     bats: 'right',
     positions,
+    leadFeet: null,
     retired: false,
   };
 }

@@ -1,69 +1,168 @@
+import {
+  runSeconds,
+  usualRun,
+  type Field,
+  type Population,
+  type Runner,
+} from '@bradyon/core/sprint';
 import type { Leg } from '@bradyon/core/steals';
-import type { Population } from '@bradyon/core/sprint';
-import type { PersonId } from '@bradyon/core/units';
+import { plainContext, populationKey, type DeliveryStyle } from '@bradyon/core/timing';
+import type { PersonId, TargetBase } from '@bradyon/core/units';
+import type { Person } from '@bradyon/core/people';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { giveOrTake, seconds, SpreadDots, timesCount } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { dotsOf } from '../timing/index.ts';
+import { dotsOf, KIND_WORDS } from '../timing/index.ts';
 
-/** What one leg of the race rests on: this person's own times, or what is typical. */
-export function RestsOn({
+/** What a leg that the ball does rests on: this person's own times, or what is typical. */
+export function BallRestsOn({
   title,
   personId,
   leg,
-  population,
-  tone,
+  populations,
+  style,
+  base,
 }: {
   title: string;
-  personId: PersonId | null;
-  /** undefined: this leg does not count under these rules. */
-  leg: Leg | undefined;
-  /** undefined: nothing of it is timed. */
-  population: Population | undefined;
-  tone: 'ball' | 'runner';
+  personId: PersonId;
+  /** null: this leg does not count in this race. */
+  leg: Leg | null;
+  populations: readonly Population[];
+  style: DeliveryStyle;
+  base: TargetBase;
+}) {
+  const key = leg && populationKey(contextOf(leg, style, base));
+  const population = populations.find((each) => each.key === key);
+  return (
+    <RestBox title={title} personId={personId}>
+      {leg === null ? (
+        <p className="quiet">Does not count in this race.</p>
+      ) : (
+        <>
+          <Figure leg={leg} words={ballWords(leg)} />
+          {leg.basis === 'timed' && population ? (
+            <SpreadDots
+              tone="ball"
+              meanSeconds={leg.spread.meanSeconds}
+              giveOrTakeSeconds={leg.spread.sdSeconds}
+              dots={dotsOf(population)}
+            />
+          ) : (
+            leg.name !== 'windUp' && (
+              <TimeHim to="" words={leg.name === 'pop' ? 'Time the throw' : 'Time the pitch'} />
+            )
+          )}
+        </>
+      )}
+    </RestBox>
+  );
+}
+
+/** What the run rests on: everything he ever ran. */
+export function RunRestsOn({
+  title,
+  person,
+  leg,
+  form,
+  field,
+}: {
+  title: string;
+  person: Person;
+  leg: Leg;
+  form: Runner;
+  field: Field;
+}) {
+  const steals = form.restsOn.find(({ context }) => context.kind === 'steal');
+  // His steals as they would have been from where he goes now.
+  const asTimed =
+    steals &&
+    runSeconds(
+      usualRun(steals.context, person.bats, field.ruleset, steals.leadFeet),
+      form.fit,
+      field,
+    );
+  const shift = asTimed === undefined ? 0 : leg.spread.meanSeconds - asTimed;
+  const [odd] = form.oddOnesOut;
+  return (
+    <RestBox title={title} personId={person.id}>
+      <Figure leg={leg} words={runWords(form, leg)} />
+      {steals ? (
+        <SpreadDots
+          tone="runner"
+          meanSeconds={leg.spread.meanSeconds}
+          giveOrTakeSeconds={leg.spread.sdSeconds}
+          dots={dotsOf(steals).map((dot) => ({ ...dot, seconds: dot.seconds + shift }))}
+        />
+      ) : (
+        <TimeHim to="?watch=runners" words="Time the steal" />
+      )}
+      {odd && (
+        <p className="quiet">
+          His {KIND_WORDS[odd.context.kind].name.toLowerCase()} does not fit his other runs: look at
+          those times.
+        </p>
+      )}
+    </RestBox>
+  );
+}
+
+function contextOf({ name }: Leg, style: DeliveryStyle, base: TargetBase) {
+  if (name === 'pop') return { ...plainContext('pop'), base };
+  return name === 'flight' ? plainContext('flight') : { ...plainContext('delivery'), style };
+}
+
+function RestBox({
+  title,
+  personId,
+  children,
+}: {
+  title: string;
+  personId: PersonId;
+  children: ReactNode;
 }) {
   const { id: teamId } = useTeam();
   return (
     <section className="card-box">
       <h2>
-        <Link to={`/teams/${teamId}/timing/${personId ?? ''}`}>{title}</Link>
+        <Link to={`/teams/${teamId}/timing/${personId}`}>{title}</Link>
       </h2>
-      {leg ? (
-        <>
-          <p>
-            <strong className="figure steal-figure">{seconds(leg.seconds)}</strong>{' '}
-            <span className="quiet">{basisWords(leg)}</span>
-          </p>
-          {leg.basis === 'timed' ? (
-            <SpreadDots
-              tone={tone}
-              meanSeconds={leg.seconds}
-              giveOrTakeSeconds={leg.giveOrTakeSeconds}
-              dots={population ? dotsOf(population) : []}
-            />
-          ) : (
-            <Link
-              className="btn btn-outline-primary"
-              to={`/teams/${teamId}/timing${tone === 'runner' ? '?watch=runners' : ''}`}
-            >
-              Time{' '}
-              {tone === 'runner' ? 'the steal' : leg.name === 'pop' ? 'the throw' : 'the pitch'}
-            </Link>
-          )}
-        </>
-      ) : (
-        <p className="quiet">
-          Nobody may leave before the pitch reaches the batter, so the pitch does not count in this
-          race.
-        </p>
-      )}
+      {children}
     </section>
   );
 }
 
-function basisWords({ basis, count, giveOrTakeSeconds }: Leg): string {
+function Figure({ leg, words }: { leg: Leg; words: string }) {
+  return (
+    <p>
+      <strong className="figure steal-figure">{seconds(leg.spread.meanSeconds)}</strong>{' '}
+      <span className="quiet">{words}</span>
+    </p>
+  );
+}
+
+function TimeHim({ to, words }: { to: string; words: string }) {
+  const { id: teamId } = useTeam();
+  return (
+    <Link className="btn btn-outline-primary" to={`/teams/${teamId}/timing${to}`}>
+      {words}
+    </Link>
+  );
+}
+
+function ballWords({ name, basis, count, spread }: Leg): string {
+  if (name === 'windUp') return 'a usual wind-up; nobody times those';
   if (basis === 'typical') return 'typical for this level, not this player';
-  const spread = giveOrTakeSeconds === null ? '' : `${giveOrTake(giveOrTakeSeconds)}, `;
-  if (basis === 'reckoned') return `reckoned from his leg lift (${timesCount(count)}), less .17`;
-  return `${spread}${timesCount(count)}`;
+  if (basis === 'reckoned') return `reckoned from the leg lift (${timesCount(count)}), less .17`;
+  return `${giveOrTake(spread.sdSeconds)}, ${timesCount(count)}`;
+}
+
+function runWords({ restsOn }: Runner, { basis, count, spread }: Leg): string {
+  if (basis === 'typical') return 'typical for this level, not this player';
+  const all = restsOn.reduce((sum, { estimate }) => sum + (estimate?.count ?? 0), 0);
+  if (basis === 'reckoned') {
+    return `${giveOrTake(spread.sdSeconds)}, reckoned from ${String(all)} other runs`;
+  }
+  const others = all - count;
+  return `${giveOrTake(spread.sdSeconds)}, ${String(count)} steals${others > 0 ? ` and ${String(others)} other runs` : ''}`;
 }

@@ -1,33 +1,25 @@
-import { TARGET_BASES } from '@bradyon/core/units';
-import { DELIVERY_STYLES } from '@bradyon/core/timing';
-import Button from 'react-bootstrap/Button';
+import { footWorth } from '@bradyon/core/steals';
 import { Link } from 'react-router';
-import {
-  Choice,
-  Empty,
-  Failure,
-  Loading,
-  RaceView,
-  seconds,
-  useTitle,
-  VerdictBadge,
-} from '../../ui/index.ts';
+import { Empty, Failure, Loading, RaceView, useTitle, VerdictBadge } from '../../ui/index.ts';
 import {
   CatcherSelect,
   FacingSelect,
+  personLabel,
   PitcherSelect,
   RunnerSelect,
-  personLabel,
 } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { RestsOn } from './RestsOn.tsx';
+import { NeededChance } from './NeededChance.tsx';
+import { OtherRunner } from './OtherRunner.tsx';
+import { BallRestsOn, RunRestsOn } from './RestsOn.tsx';
 import './StealPage.scss';
+import { StealTabs } from './StealTabs.tsx';
+import { Supposing } from './Supposing.tsx';
 import { useSteal, type StealInView } from './useSteal.ts';
+import { WhatElse } from './WhatElse.tsx';
+import { gapOf, lanesOf, wordsOf } from './words.ts';
 
-const BASE_TEXT = { second: 'Second', third: 'Third' };
-const STYLE_TEXT = { legLift: 'Leg lift', slideStep: 'Slide step' };
-
-/** Can he make it? The race, the call by the plain sum, and what both rest on. */
+/** Can he make it? The race, the chance, what he needs, and what it rests on. */
 export function StealPage() {
   useTitle('Steal');
   const { ruleset } = useTeam();
@@ -37,31 +29,20 @@ export function StealPage() {
   return (
     <>
       <div className="page-head">
-        <h1>Steal {steal.playing.base === 'second' ? 'second' : 'third'}</h1>
-        <div className="steal-choices">
-          <Choice
-            label="Base"
-            value={steal.playing.base}
-            options={TARGET_BASES.map((value) => ({ value, text: BASE_TEXT[value] }))}
-            onChange={(base) => {
-              steal.pick({ base });
-            }}
-          />
-          {ruleset.leadRule === 'open' && (
-            <Choice
-              label="Delivery"
-              value={steal.playing.style}
-              options={DELIVERY_STYLES.map((value) => ({ value, text: STYLE_TEXT[value] }))}
-              onChange={(style) => {
-                steal.pick({ style });
-              }}
-            />
-          )}
-        </div>
+        <h1>Steal {steal.base}</h1>
+        <StealTabs />
       </div>
-      <Who />
+      <div className="steal-who">
+        <RunnerSelect />
+        <FacingSelect />
+        <PitcherSelect label="Pitcher" />
+        <CatcherSelect label="Catcher" />
+      </div>
       {ruleset.stealAllowed ? (
-        <Answer steal={steal} />
+        <>
+          <Supposing steal={steal} />
+          <Answer steal={steal} />
+        </>
       ) : (
         <Empty title="Your rules do not allow stealing.">
           <p>If your league does, change it under Team, Rules.</p>
@@ -71,20 +52,9 @@ export function StealPage() {
   );
 }
 
-function Who() {
-  return (
-    <div className="steal-who">
-      <RunnerSelect />
-      <FacingSelect />
-      <PitcherSelect label="Pitcher" />
-      <CatcherSelect label="Catcher" />
-    </div>
-  );
-}
-
 function Answer({ steal }: { steal: StealInView }) {
   const { id: teamId } = useTeam();
-  const { view, lineup } = steal;
+  const { view, lineup, base, playing, needed } = steal;
   if (!view) {
     return (
       <Empty title="Pick a runner, a pitcher and a catcher.">
@@ -99,90 +69,76 @@ function Answer({ steal }: { steal: StealInView }) {
       </Empty>
     );
   }
-  const { words, lanes, call } = view;
+  const { names, question, judging } = view;
+  const { legs } = view.steal;
+  const foot = footWorth(question, view.steal);
+  const words = wordsOf({
+    steal: view.steal,
+    base,
+    style: playing.style,
+    names,
+    needed,
+    footSeconds: foot.seconds,
+  });
   return (
     <>
       <section className="card-box steal-answer">
         <div className="steal-call">
-          <VerdictBadge verdict={call.verdict} />
+          <VerdictBadge verdict={view.steal.verdict} />
           <div className="steal-words" role="status">
             <p className="steal-first">{words.answer}</p>
-            <p>{words.sum}</p>
+            <p>{words.doubt}</p>
           </div>
+          <NeededChance steal={steal} />
         </div>
         <RaceView
-          lanes={lanes}
+          lanes={lanesOf(legs)}
           gapWords={words.gap}
-          gapGood={view.race.gapSeconds >= 0}
+          gapGood={gapOf(legs) >= 0}
           twin={words.twin}
         />
-        <div className="steal-under">
-          <p className="steal-threshold">{words.threshold}</p>
-          <NeededMargin steal={steal} />
-        </div>
+        <p className="steal-threshold">{words.threshold}</p>
       </section>
+      <WhatElse
+        steal={view.steal}
+        question={question}
+        judging={judging}
+        names={names}
+        foot={foot}
+        needed={needed}
+      />
       <div className="steal-rests">
-        <RestsOn
-          title={`${lineup.pitcher ? personLabel(lineup.pitcher) : ''}, pitcher`}
-          personId={lineup.pitcher?.id ?? null}
-          leg={view.race.ball.find(({ name }) => name === 'delivery' || name === 'flight')}
-          population={view.counted.pitcher}
-          tone="ball"
+        <BallRestsOn
+          title={`${personLabel(names.pitcher)}, pitcher`}
+          personId={names.pitcher.id}
+          leg={legs.pitch}
+          populations={question.pitcher.populations}
+          style={playing.style}
+          base={playing.base}
         />
-        <RestsOn
-          title={`${lineup.catcher ? personLabel(lineup.catcher) : ''}, catcher`}
-          personId={lineup.catcher?.id ?? null}
-          leg={view.race.ball.find(({ name }) => name === 'pop')}
-          population={view.counted.catcher}
-          tone="ball"
+        <BallRestsOn
+          title={`${personLabel(names.catcher)}, catcher`}
+          personId={names.catcher.id}
+          leg={legs.pop}
+          populations={question.catcher.populations}
+          style={playing.style}
+          base={playing.base}
         />
-        <RestsOn
-          title={`${lineup.runner ? personLabel(lineup.runner) : ''}, runner`}
-          personId={lineup.runner?.id ?? null}
-          leg={view.race.runner.find(({ name }) => name === 'run')}
-          population={view.counted.runner}
-          tone="runner"
+        <RunRestsOn
+          title={`${personLabel(names.runner)}, runner`}
+          person={names.runner}
+          leg={legs.run}
+          form={question.runner.form}
+          field={question.field}
         />
       </div>
+      <OtherRunner steal={steal} />
       <p className="steal-care quiet">
-        {words.assumed} Sliding can hurt: only trained slides, and head-first only where the league
-        allows it. The umpire and the league&rsquo;s book decide.
+        Tag and throw are typical for the level
+        {legs.jump?.basis === 'timed' ? '' : ', so is the jump'}; hatched: not this player&rsquo;s
+        own. Sliding can hurt: only trained slides, head-first only where the league allows it,
+        helmets on. The umpire and the league&rsquo;s book decide.
       </p>
     </>
-  );
-}
-
-const STEP_SECONDS = 0.02;
-
-function NeededMargin({ steal }: { steal: StealInView }) {
-  const { needed, setNeeded, mayChange } = steal;
-  const step = (by: number): void => {
-    setNeeded(Math.min(0.5, Math.max(0, Math.round((needed + by) * 100) / 100)));
-  };
-  return (
-    <div className="steal-needed" role="group" aria-label="Margin he needs">
-      <span className="quiet">Margin he needs</span>
-      <Button
-        variant="outline-primary"
-        aria-label="Ask for less"
-        disabled={!mayChange}
-        onClick={() => {
-          step(-STEP_SECONDS);
-        }}
-      >
-        −
-      </Button>
-      <output className="figure">{seconds(needed)}</output>
-      <Button
-        variant="outline-primary"
-        aria-label="Ask for more"
-        disabled={!mayChange}
-        onClick={() => {
-          step(STEP_SECONDS);
-        }}
-      >
-        +
-      </Button>
-    </div>
   );
 }

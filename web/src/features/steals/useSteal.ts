@@ -1,22 +1,62 @@
-import { timesFromRelease } from '@bradyon/core/rules';
-import { callSteal, raceOf, stealTimes, type Race, type StealCall } from '@bradyon/core/steals';
 import type { Person } from '@bradyon/core/people';
-import type { Population } from '@bradyon/core/sprint';
-import { plainContext, populationKey, type ReadingContext } from '@bradyon/core/timing';
-import { notify, type Lane } from '../../ui/index.ts';
+import type { Field } from '@bradyon/core/sprint';
+import {
+  coverOnDelayed,
+  judgeSteal,
+  pitchesFor,
+  stealKinds,
+  type Judging,
+  type StealBase,
+  type StealKind,
+  type StealQuestion,
+} from '@bradyon/core/steals';
+import type { DeliveryStyle } from '@bradyon/core/timing';
+import { notify } from '../../ui/index.ts';
 import { usePeople, usePlaying } from '../people/index.ts';
 import { useSaveTeam, useTeam } from '../teams/index.ts';
 import { useTimes } from '../timing/index.ts';
-import { lanesOf, wordsOf, type StealWords } from './words.ts';
+import { leadOf, useSupposed, type Supposed } from './stealStore.ts';
 
-/** One steal worked out: numbers, picture and words. */
-interface StealView {
-  race: Race;
-  call: StealCall;
-  lanes: [Lane, Lane];
-  words: StealWords;
-  /** What is timed behind the three legs. */
-  counted: Record<'pitcher' | 'catcher' | 'runner', Population | undefined>;
+type Times = ReturnType<typeof useTimes>;
+
+/** One question of core's, from people of ours. */
+export function questionOf(
+  times: Pick<Times, 'of' | 'runner' | 'field'>,
+  { pitcher, catcher, runner }: { pitcher: Person; catcher: Person; runner: Person },
+  how: {
+    base: StealBase;
+    kind: StealKind;
+    style: DeliveryStyle;
+    batter: 'right' | 'left' | null;
+    leadFeet: number | null;
+  },
+): StealQuestion {
+  return {
+    field: times.field,
+    pitcher: { person: pitcher, populations: times.of(pitcher) },
+    catcher: { person: catcher, populations: times.of(catcher) },
+    runner: { person: runner, populations: times.of(runner), form: times.runner(runner) },
+    ...how,
+  };
+}
+
+/** How steals are judged here and now. */
+export function judgingOf(needed: number, { pitch, count, coverFeet }: Supposed): Judging {
+  return {
+    needed,
+    pitches: pitchesFor(pitch === null ? { count } : { pitch }),
+    ...(coverFeet !== null && { cover: coverOnDelayed(coverFeet) }),
+  };
+}
+
+/** The kind that was chosen as long as the rules and the base have it. */
+export function kindIn(
+  chosen: StealKind | null,
+  ruleset: Field['ruleset'],
+  base: StealBase,
+): StealKind | null {
+  const kinds = stealKinds(ruleset, base);
+  return kinds.find((kind) => kind === chosen) ?? kinds[0] ?? null;
 }
 
 export type StealInView = ReturnType<typeof useSteal>;
@@ -27,56 +67,44 @@ export function useSteal() {
   const people = usePeople(team.id);
   const times = useTimes(team);
   const { playing, lineup, pick } = usePlaying(team.id);
+  const supposed = useSupposed();
   const save = useSaveTeam();
   const { role, ...draft } = team;
+  const base: StealBase = supposed.toHome ? 'home' : playing.base;
+  const kind = kindIn(supposed.kind, team.ruleset, base);
+  const { pitcher, catcher, runner } = lineup;
 
-  const view = ((): StealView | null => {
-    const { pitcher, catcher, runner } = lineup;
-    if (!pitcher || !catcher || !runner) return null;
-    const { base, style } = playing;
-    const used = stealTimes({
-      ruleset: team.ruleset,
-      level: team.level,
-      base,
-      style,
-      pitcher,
-      pitcherTimes: times.of(pitcher),
-      catcherTimes: times.of(catcher),
-      runnerTimes: times.of(runner),
-    });
-    const race = raceOf(used, team.level);
-    const call = callSteal(race, team.neededMarginSeconds);
-    const counted = (person: Person, context: ReadingContext): Population | undefined =>
-      times.of(person).find(({ key }) => key === populationKey(context));
-    const pitch: ReadingContext = timesFromRelease(team.ruleset)
-      ? plainContext('flight')
-      : { ...plainContext('delivery'), style };
+  const asked = ((): { question: StealQuestion; judging: Judging } | null => {
+    if (!pitcher || !catcher || !runner || kind === null) return null;
+    const leadFeet = leadOf(supposed, runner);
+    const how = { base, kind, style: playing.style, batter: supposed.batter, leadFeet };
     return {
-      race,
-      call,
-      lanes: lanesOf(race),
-      words: wordsOf({ race, call, base, style, names: { pitcher, catcher, runner }, team }),
-      counted: {
-        pitcher: counted(pitcher, pitch),
-        catcher: counted(catcher, { ...plainContext('pop'), base }),
-        runner: counted(runner, { ...plainContext('steal'), base }),
-      },
+      question: questionOf(times, { pitcher, catcher, runner }, how),
+      judging: judgingOf(team.neededChance, supposed),
     };
   })();
 
   return {
-    view,
+    view: asked && {
+      ...asked,
+      names: { pitcher, catcher, runner } as { pitcher: Person; catcher: Person; runner: Person },
+      steal: judgeSteal(asked.question, asked.judging),
+    },
+    base,
+    kind,
     playing,
     lineup,
+    supposed,
+    times,
     pick,
-    needed: team.neededMarginSeconds,
+    needed: team.neededChance,
     mayChange: role === 'owner',
-    setNeeded: (neededMarginSeconds: number) => {
+    setNeeded: (neededChance: number) => {
       save.mutate(
-        { ...draft, neededMarginSeconds },
+        { ...draft, neededChance },
         {
           onError: ({ message }) => {
-            notify(`The margin is not saved: ${message}`);
+            notify(`The chance he needs is not saved: ${message}`);
           },
         },
       );

@@ -1,20 +1,14 @@
-import type { Team } from '@bradyon/contract/teams';
 import type { Person } from '@bradyon/core/people';
 import { PRESETS } from '@bradyon/core/rules';
-import { callSteal, raceOf, type TimeInUse } from '@bradyon/core/steals';
-import type { PersonId, TeamId } from '@bradyon/core/units';
+import { populationsOf, runnerOf, type Field } from '@bradyon/core/sprint';
+import { footWorth, judgeSteal, pitchesFor, type StealQuestion } from '@bradyon/core/steals';
+import { aReading } from '@bradyon/core/testing';
+import { LEVELS, type Reading } from '@bradyon/core/timing';
+import type { PersonId } from '@bradyon/core/units';
 import { describe, expect, it } from 'vitest';
-import { lanesOf, wordsOf } from './words.ts';
+import { gapOf, lanesOf, wordsOf } from './words.ts';
 
-const skuas: Team = {
-  id: 'team' as TeamId,
-  name: 'Tern Rock Skuas',
-  level: 'hs',
-  ruleset: PRESETS.fullSizeSeven,
-  neededMarginSeconds: 0.06,
-  throwLimits: { pitcher: null, catcher: null },
-  role: 'owner',
-};
+const field: Field = { level: LEVELS.hs, ruleset: PRESETS.fullSizeSeven };
 const person = (name: string): Person => ({
   id: name as PersonId,
   opponentId: null,
@@ -23,73 +17,87 @@ const person = (name: string): Person => ({
   throws: 'right',
   bats: 'right',
   positions: [],
+  leadFeet: null,
   retired: false,
 });
 const names = { pitcher: person('Ruiz'), catcher: person('Vance'), runner: person('Dara') };
-
-const timed = (seconds: number, giveOrTakeSeconds: number | null = 0.06): TimeInUse => ({
-  seconds,
-  basis: 'timed',
-  count: 5,
-  giveOrTakeSeconds,
-});
-const typical = (seconds: number): TimeInUse => ({
-  seconds,
-  basis: 'typical',
-  count: 0,
-  giveOrTakeSeconds: null,
+const often = (seconds: number, parts: Partial<Reading>): Reading[] =>
+  Array.from({ length: 200 }, (_, index) =>
+    aReading({ seconds: seconds + (index % 2 === 0 ? 0.02 : -0.02), ...parts }),
+  );
+const timed = (readings: Reading[]) => ({
+  person: names.runner,
+  populations: populationsOf(names.runner, readings, field, new Map()),
 });
 
-function stealOf(delivery: TimeInUse, run = timed(3.3), team = skuas) {
-  const times = { delivery, pop: timed(2.1, 0.08), tag: typical(0.1), jump: typical(0.13), run };
-  const race = raceOf(times, 'hs');
-  const call = callSteal(race, team.neededMarginSeconds);
-  const words = wordsOf({ race, call, base: 'second', style: 'legLift', names, team });
+function stealOf(delivery: number | null, run: number | null, needed = 0.8) {
+  const runner = timed(
+    run === null ? [] : often(run, { kind: 'steal', base: 'second', leadFeet: 11.5 }),
+  );
+  const question: StealQuestion = {
+    field,
+    base: 'second',
+    kind: 'straight',
+    style: 'legLift',
+    pitcher: timed(delivery === null ? [] : often(delivery, {})),
+    catcher: timed(often(2.1, { kind: 'pop', base: 'second' })),
+    runner: { ...runner, form: runnerOf(names.runner, runner.populations, field) },
+    leadFeet: null,
+    batter: null,
+  };
+  const steal = judgeSteal(question, { pitches: pitchesFor({ count: null }), needed });
+  const footSeconds = footWorth(question, steal).seconds;
+  const words = wordsOf({ steal, base: 'second', style: 'legLift', names, needed, footSeconds });
   // Figures hold on to their unit with a space that does not break.
   return {
-    race,
+    steal,
     words: JSON.parse(JSON.stringify(words).replaceAll('\u00a0', ' ')) as typeof words,
   };
 }
 
 describe('the words of a steal', () => {
-  it('say what he has to spare and what he needs', () => {
-    expect(stealOf(timed(1.4)).words.answer).toBe('0.17 s, 4.5 ft to spare. He needs 0.06 s.');
-    expect(stealOf(timed(1.25)).words.answer).toContain('but he needs 0.06 s');
-    expect(stealOf(timed(1.1)).words.answer).toBe('0.13 s, 3.5 ft short: the ball is there first.');
+  it('say how safe he is, what he needs, and how far the times leave it open', () => {
+    const { words, steal } = stealOf(1.45, 3.4);
+    expect(steal.verdict).toBe('go');
+    expect(words.answer).toMatch(/^\d\d % safe\. He needs 80 %\.$/);
+    expect(words.doubt).toMatch(/^The times leave room from \d\d to \d\d % ?\.$/);
+    expect(words.gap).toMatch(/ s, \S+ ft to spare$/);
+    expect(stealOf(1.1, 3.6).words.gap).toMatch(/short$/);
   });
 
   it('round the threshold up, never down', () => {
-    expect(stealOf(timed(1.4)).words.threshold).toBe('Go if his delivery takes 1.29 s or more.');
-    const odd = { ...skuas, neededMarginSeconds: 0.065 };
-    expect(stealOf(timed(1.4), timed(3.3), odd).words.threshold).toBe(
-      'Go if his delivery takes 1.30 s or more.',
-    );
+    const { words, steal } = stealOf(1.45, 3.4);
+    const said = Number(/Go if Ruiz is (\S+) s or slower/.exec(words.threshold ?? '')?.[1]);
+    expect(said).toBeGreaterThanOrEqual((steal.slowestPitchSeconds ?? 9) - 1e-6);
+    expect(said).toBeLessThan((steal.slowestPitchSeconds ?? 0) + 0.01);
   });
 
   it('name who has to be timed, and promise nothing until then', () => {
-    const { words } = stealOf(typical(1.42), typical(3.7));
-    expect(words.answer).toBe("Time Ruiz's delivery and Dara's steal of second first.");
-    expect(words.threshold).toBeNull();
-    expect(words.assumed).toContain('Hatched');
+    const { words, steal } = stealOf(null, null, 0.5);
+    expect(steal.verdict).toBe('untimed');
+    expect(words.answer).toBe("Time Ruiz's delivery and Dara's steal first.");
+    expect(words.doubt).toContain('If they are typical he is');
   });
 
   it('tell a screen reader every leg and what it rests on', () => {
-    expect(stealOf(timed(1.4)).words.twin).toContain(
-      'delivery 1.40 s (5 timed), catch and throw 2.10 s',
-    );
+    const { words } = stealOf(1.4, 3.4);
+    expect(words.twin).toContain('delivery 1.40 s (200 timed), catch and throw 2.10 s (200 timed)');
   });
 });
 
-describe('lanesOf', () => {
-  it('adds the spreads of independent legs as squares', () => {
-    const [ball, runner] = lanesOf(stealOf(timed(1.4)).race);
-    expect(ball.spreadSeconds).toBeCloseTo(0.1, 9);
-    expect(runner.spreadSeconds).toBeCloseTo(0.06, 9);
+describe('the lanes', () => {
+  it('add up to what is shown, in hundredths', () => {
+    const { legs } = stealOf(1.4, 3.4).steal;
+    const [ball, runner] = lanesOf(legs);
+    const sum = (lane: typeof ball) => lane.legs.reduce((total, { seconds }) => total + seconds, 0);
+    expect(sum(ball) - sum(runner)).toBeCloseTo(gapOf(legs), 9);
+    expect(ball.title.replace('\u00a0', ' ')).toBe(`Ball ${sum(ball).toFixed(2)} s`);
   });
 
-  it('claims no spread where nothing was timed twice', () => {
-    const [, runner] = lanesOf(stealOf(timed(1.4), timed(3.3, null)).race);
-    expect(runner.spreadSeconds).toBeNull();
+  it('hatch what is not his own, but not what is nobody’s', () => {
+    const [ball, runner] = lanesOf(stealOf(null, 3.4).steal.legs);
+    expect(ball.legs.map(({ own }) => own)).toEqual([false, true, true]);
+    expect(runner.legs.map(({ own }) => own)).toEqual([true, true]);
+    expect(ball.spreadSeconds).toBeGreaterThan(0.1);
   });
 });

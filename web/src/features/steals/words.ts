@@ -1,117 +1,179 @@
-import type { Team } from '@bradyon/contract/teams';
 import type { Person } from '@bradyon/core/people';
-import type { Leg, LegName, Race, StealCall } from '@bradyon/core/steals';
+import {
+  roundedUp,
+  type Leg,
+  type LegName,
+  type Legs,
+  type Pitch,
+  type Steal,
+  type StealBase,
+  type StealKind,
+  type Verdict,
+} from '@bradyon/core/steals';
 import type { DeliveryStyle } from '@bradyon/core/timing';
-import type { TargetBase } from '@bradyon/core/units';
-import { feet, seconds, type Lane } from '../../ui/index.ts';
+import { feet, percent, seconds, type Lane } from '../../ui/index.ts';
+
+export const BASE_TEXT: Record<StealBase, string> = {
+  second: 'Second',
+  third: 'Third',
+  home: 'Home',
+};
+export const STYLE_TEXT: Record<DeliveryStyle, string> = {
+  legLift: 'Leg lift',
+  slideStep: 'Slide step',
+};
+export const KIND_TEXT: Record<StealKind, string> = {
+  straight: 'First move',
+  hop: 'Hop lead',
+  delayed: 'Delayed',
+  rocker: 'Rocker',
+  standing: 'Standing',
+};
+export const PITCH_TEXT: Record<Pitch, string> = {
+  fastball: 'Fastball',
+  breaking: 'Breaking ball',
+  changeup: 'Changeup',
+  pitchout: 'Pitch-out',
+};
 
 const LEG_LABELS: Record<LegName, string> = {
   delivery: 'Delivery',
   flight: 'Flight',
+  windUp: 'Wind-up',
+  surprise: 'surprise',
   pop: 'Catch and throw',
   tag: 'tag',
   jump: 'jump',
   run: 'Run',
 };
 
-export interface StealWords {
-  answer: string;
-  sum: string;
-  gap: string;
-  /** "Go if he is 1.34 or slower"; null where the delivery does not count. */
-  threshold: string | null;
-  /** What is not these people's own. */
-  assumed: string;
-  /** The picture in words. */
-  twin: string;
+/** Who is in the race. */
+export interface Names {
+  pitcher: Person;
+  catcher: Person;
+  runner: Person;
 }
 
-export function lanesOf(race: Race): [Lane, Lane] {
+/** The legs of each lane, in the order in which they happen. */
+function lanesLegs({ pitch, surprise, pop, tag, jump, run }: Legs): [ball: Leg[], runner: Leg[]] {
+  const there = (legs: (Leg | null)[]): Leg[] => legs.filter((leg) => leg !== null);
+  return [there([pitch, surprise, pop, tag]), there([jump, run])];
+}
+
+/** To the hundredth, as a coach adds them in his head: the sum shown is the sum of what is shown. */
+function shown({ spread }: Leg): number {
+  return Math.round(spread.meanSeconds * 100) / 100;
+}
+function sum(legs: readonly Leg[]): number {
+  return Math.round(legs.reduce((total, leg) => total + shown(leg), 0) * 100) / 100;
+}
+
+/** The seconds that lie between ball and runner in the picture, with a throw on line. */
+export function gapOf(legs: Legs): number {
+  const [ball, runner] = lanesLegs(legs);
+  return Math.round((sum(ball) - sum(runner)) * 100) / 100;
+}
+
+export function lanesOf(legs: Legs): [Lane, Lane] {
+  const [ball, runner] = lanesLegs(legs);
   return [
-    lane(`Ball ${seconds(race.ballSeconds)}`, 'ball', race.ball),
-    lane(`Runner ${seconds(race.runnerSeconds)}`, 'runner', race.runner),
+    lane(`Ball ${seconds(sum(ball))}`, 'ball', ball),
+    lane(`Runner ${seconds(sum(runner))}`, 'runner', runner),
   ];
 }
 
+const NOBODYS: ReadonlySet<LegName> = new Set<LegName>(['tag', 'surprise', 'windUp']);
+
 function lane(title: string, tone: Lane['tone'], legs: readonly Leg[]): Lane {
-  const known = legs.flatMap(({ giveOrTakeSeconds }) => giveOrTakeSeconds ?? []);
   return {
     title,
     tone,
-    legs: legs.map(({ name, seconds: value, basis }) => ({
-      label: LEG_LABELS[name],
-      seconds: value,
-      own: basis === 'timed' || name === 'tag' || name === 'jump',
+    legs: legs.map((leg) => ({
+      label: LEG_LABELS[leg.name],
+      seconds: shown(leg),
+      // What belongs to nobody is never his own, and needs no hatching; nor does a jump where leads are open.
+      own: leg.basis === 'timed' || NOBODYS.has(leg.name) || leg.name === 'jump',
     })),
     // Independent spreads add as squares.
-    spreadSeconds: known.length > 0 ? Math.hypot(...known) : null,
+    spreadSeconds: Math.hypot(...legs.map(({ spread }) => spread.sdSeconds)),
   };
 }
 
 /** The steal in a coach's words. */
+export interface StealWords {
+  /** "83 % safe. He needs 80 %." */
+  answer: string;
+  doubt: string;
+  gap: string;
+  /** "Go if he is 1.34 s or slower to the plate"; null where the pitch does not count. */
+  threshold: string | null;
+  /** The picture in words. */
+  twin: string;
+}
+
 export function wordsOf({
-  race,
-  call,
+  steal,
   base,
   style,
   names,
-  team,
+  needed,
+  footSeconds,
 }: {
-  race: Race;
-  call: StealCall;
-  base: TargetBase;
+  steal: Steal;
+  base: StealBase;
   style: DeliveryStyle;
-  names: Record<'pitcher' | 'catcher' | 'runner', Person>;
-  team: Team;
+  names: Names;
+  needed: number;
+  /** What a foot is worth at the bag. */
+  footSeconds: number;
 }): StealWords {
-  const { gapSeconds, gapFeet } = race;
-  const needed = seconds(team.neededMarginSeconds);
-  const gap =
-    gapSeconds >= 0
-      ? `${seconds(gapSeconds)}, ${feet(gapFeet)} to spare`
-      : `${seconds(-gapSeconds)}, ${feet(gapFeet)} short`;
-  const answers: Record<StealCall['verdict'], string> = {
-    go: `${gap}. He needs ${needed}.`,
-    close: `${gap}, but he needs ${needed}.`,
-    stay: `${gap}: the ball is there first.`,
-    untimed: `Time ${missingWords(call, names, base)} first.`,
-  };
-  const by = base === 'second' ? 'second' : 'third';
+  const [ball, runner] = lanesLegs(steal.legs);
+  const gapSeconds = gapOf(steal.legs);
+  const apart = `${seconds(Math.abs(gapSeconds))}, ${feet(gapSeconds / footSeconds)}`;
+  const gap = `${apart} ${gapSeconds >= 0 ? 'to spare' : 'short'}`;
+  const untimed = steal.verdict === 'untimed';
   return {
-    answer: answers[call.verdict],
-    sum: `Ball at ${by} in ${seconds(race.ballSeconds)}, ${names.runner.name} in ${seconds(race.runnerSeconds)}.`,
+    answer: untimed
+      ? `Time ${missingWords(steal, names, base)} first.`
+      : `${percent(steal.chance)} safe. He needs ${percent(needed)}.`,
+    doubt: untimed
+      ? `If they are typical he is ${percent(steal.chance)} safe, anywhere from ${range(steal)}.`
+      : `The times leave room from ${range(steal)}.`,
     gap,
-    threshold: call.verdict === 'untimed' ? null : thresholdWords(call, style, team),
-    assumed: `Jump and tag are typical for the level, not timed.${
-      call.missing.length > 0 ? ' Hatched: typical for the level, not this player.' : ''
-    }`,
+    threshold: thresholdWords(steal, style, names),
     twin: [
-      `The ball: ${legsInWords(race.ball)}, together ${seconds(race.ballSeconds)}.`,
-      `The runner: ${legsInWords(race.runner)}, together ${seconds(race.runnerSeconds)}.`,
-      `${gap}.`,
+      `The ball: ${legsInWords(ball)}, together ${seconds(sum(ball))}.`,
+      `The runner: ${legsInWords(runner)}, together ${seconds(sum(runner))}.`,
+      `With a throw on line he has ${gap}.`,
     ].join(' '),
   };
 }
 
-function thresholdWords(call: StealCall, style: DeliveryStyle, team: Team): string | null {
-  if (call.slowestDeliverySeconds === null) return null;
-  // Rounded up: a threshold that is off must never let a runner go who should not.
-  const threshold = Math.ceil(call.slowestDeliverySeconds * 100 - 1e-9) / 100;
-  const what =
-    team.ruleset.sport === 'softball'
-      ? 'the pitch takes'
-      : `his ${style === 'slideStep' ? 'slide step' : 'delivery'} takes`;
-  return `Go if ${what} ${seconds(threshold)} or more.`;
+function range({ low, high }: Pick<Steal, 'low' | 'high'>): string {
+  return `${String(Math.round(low * 100))} to ${percent(high)}`;
+}
+
+function thresholdWords(
+  { slowestPitchSeconds, legs }: Steal,
+  style: DeliveryStyle,
+  { pitcher }: Names,
+): string | null {
+  if (slowestPitchSeconds === null || legs.pitch === null) return null;
+  const slowest = seconds(roundedUp(slowestPitchSeconds));
+  if (legs.pitch.name === 'flight') return `Go if the pitch takes ${slowest} or longer.`;
+  if (legs.pitch.name === 'windUp') return `Go if the wind-up takes ${slowest} or longer.`;
+  const how = style === 'slideStep' ? 'with a slide step' : 'to the plate';
+  return `Go if ${pitcher.name} is ${slowest} or slower ${how}.`;
 }
 
 function missingWords(
-  { missing }: StealCall,
-  { pitcher, catcher, runner }: Record<'pitcher' | 'catcher' | 'runner', Person>,
-  base: TargetBase,
+  { missing }: Steal,
+  { pitcher, catcher, runner }: Names,
+  base: StealBase,
 ): string {
-  const words = missing.map((name) => {
+  const words = missing.map(({ name }) => {
     if (name === 'pop') return `${catcher.name}'s throw to ${base}`;
-    if (name === 'run') return `${runner.name}'s steal of ${base}`;
+    if (name === 'run') return `${runner.name}'s steal`;
     return `${pitcher.name}'s ${name === 'flight' ? 'pitch' : 'delivery'}`;
   });
   return new Intl.ListFormat('en').format(words);
@@ -119,9 +181,23 @@ function missingWords(
 
 function legsInWords(legs: readonly Leg[]): string {
   return legs
-    .map(({ name, seconds: value, basis, count }) => {
-      const rests = basis === 'timed' ? `${String(count)} timed` : basis;
-      return `${LEG_LABELS[name].toLowerCase()} ${seconds(value)} (${rests})`;
+    .map((leg) => {
+      const rests = leg.basis === 'timed' ? `${String(leg.count)} timed` : leg.basis;
+      return `${LEG_LABELS[leg.name].toLowerCase()} ${seconds(shown(leg))} (${rests})`;
     })
     .join(', ');
 }
+
+/** What one leg is called when it is somebody's to be timed. */
+export function legOwner(leg: Leg, { pitcher, catcher, runner }: Names): string {
+  if (leg.name === 'pop') return `throws of ${catcher.name}`;
+  if (leg.name === 'run' || leg.name === 'jump') return `runs of ${runner.name}`;
+  return `${leg.name === 'flight' ? 'pitches' : 'deliveries'} of ${pitcher.name}`;
+}
+
+export const VERDICT_NOTES: Record<Verdict, string> = {
+  go: 'as safe as he needs to be, or safer',
+  close: 'short of it, but within the doubt of the times',
+  stay: 'short of it, doubt and all',
+  untimed: 'somebody was never timed, and it matters',
+};

@@ -1,6 +1,6 @@
 import type { TeamDraft } from '@bradyon/contract/teams';
 import { PRESET_NAMES, PRESETS, type PresetName } from '@bradyon/core/rules';
-import { CLEAR_MARGIN_SECONDS } from '@bradyon/core/steals';
+import { USUAL_NEEDED_CHANCE } from '@bradyon/core/steals';
 import { LEVELS, levelsOf, type LevelName } from '@bradyon/core/timing';
 import type { TeamId } from '@bradyon/core/units';
 import { useState } from 'react';
@@ -61,7 +61,8 @@ function MakeTeam() {
       name,
       level,
       ruleset: PRESETS[preset],
-      neededMarginSeconds: CLEAR_MARGIN_SECONDS,
+      neededChance: USUAL_NEEDED_CHANCE,
+      levelChanges: {},
       throwLimits: { pitcher: null, catcher: null },
     }),
     send: async (team) => {

@@ -22,7 +22,7 @@ interface Values extends Omit<Typed, 'name'> {
   name: string;
   rulesName: string;
   level: LevelName;
-  neededMarginSeconds: string;
+  neededPercent: string;
   pitcherThrows: string;
   catcherThrows: string;
 }
@@ -61,7 +61,7 @@ const FLAGS: {
 
 type TypedRules = Omit<
   Values,
-  'name' | 'level' | 'neededMarginSeconds' | 'pitcherThrows' | 'catcherThrows'
+  'name' | 'level' | 'neededPercent' | 'pitcherThrows' | 'catcherThrows'
 >;
 
 function typedOf(ruleset: Ruleset): TypedRules {
@@ -75,6 +75,7 @@ function typedOf(ruleset: Ruleset): TypedRules {
 
 const FIELD_OF: Record<string, string> = {
   'ruleset.name': 'rulesName',
+  neededChance: 'neededPercent',
   'throwLimits.pitcher': 'pitcherThrows',
   'throwLimits.catcher': 'catcherThrows',
 };
@@ -86,6 +87,10 @@ function figure(typed: string): number | string | null {
   return Number.isNaN(Number(plain)) ? typed : Number(plain);
 }
 
+function shareOf(percent: ReturnType<typeof figure>): ReturnType<typeof figure> {
+  return typeof percent === 'number' ? percent / 100 : percent;
+}
+
 export function RulesPage() {
   useTitle('Rules');
   const team = useTeam();
@@ -95,7 +100,7 @@ export function RulesPage() {
     initial: {
       name: team.name,
       level: team.level,
-      neededMarginSeconds: String(team.neededMarginSeconds),
+      neededPercent: String(Math.round(team.neededChance * 100)),
       pitcherThrows: String(team.throwLimits.pitcher ?? ''),
       catcherThrows: String(team.throwLimits.catcher ?? ''),
       ...typedOf(team.ruleset),
@@ -105,7 +110,9 @@ export function RulesPage() {
       id: team.id,
       name: values.name,
       level: values.level,
-      neededMarginSeconds: figure(values.neededMarginSeconds),
+      neededChance: shareOf(figure(values.neededPercent)),
+      // Another level has other numbers: one's own were against the old one.
+      levelChanges: values.level === team.level ? team.levelChanges : {},
       throwLimits: {
         pitcher: figure(values.pitcherThrows),
         catcher: figure(values.catcherThrows),
@@ -161,16 +168,12 @@ export function RulesPage() {
             )}
           </Field>
           <Field
-            label="Margin a runner needs, s"
-            error={errorOf('neededMarginSeconds')}
-            hint="Go when the stopwatch sum leaves him this much."
+            label="Chance a steal needs, %"
+            error={errorOf('neededChance')}
+            hint="80 is the common rule: four in five."
           >
             {(field) => (
-              <Form.Control
-                {...field}
-                inputMode="decimal"
-                {...form.register('neededMarginSeconds')}
-              />
+              <Form.Control {...field} inputMode="decimal" {...form.register('neededPercent')} />
             )}
           </Field>
           {(

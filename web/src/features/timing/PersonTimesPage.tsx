@@ -43,7 +43,7 @@ export function PersonTimesPage() {
   const missing = missingOf(person, populations, team.ruleset, now);
   const styles = compareStyles(populations);
   const comparisons = populations.flatMap((population) => {
-    const compared = compareStarts(person, population, team, times.thumbs);
+    const compared = compareStarts(person, population, times.field, times.thumbs);
     return compared ? [{ key: population.key, context: population.context, compared }] : [];
   });
   const mates = people

@@ -1,4 +1,5 @@
 export { dayOf } from './day.ts';
+export { keepLast } from './keepLast.ts';
 export { tick } from './WatchFace.tsx';
 export { TimeTabs } from './TimeTabs.tsx';
 export { useKeys } from './useKeys.ts';

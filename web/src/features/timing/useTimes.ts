@@ -2,8 +2,21 @@ import type { StaffThumb } from '@bradyon/contract/thumb';
 import type { Team } from '@bradyon/contract/teams';
 import type { Person } from '@bradyon/core/people';
 import type { Ruleset } from '@bradyon/core/rules';
-import { populationsOf, type Population } from '@bradyon/core/sprint';
-import { calibrationsOf, type LevelName, type Reading, type Thumbs } from '@bradyon/core/timing';
+import {
+  fieldOf,
+  populationsOf,
+  runnerOf,
+  type Field,
+  type Population,
+  type Runner,
+} from '@bradyon/core/sprint';
+import {
+  calibrationsOf,
+  type LevelChanges,
+  type LevelName,
+  type Reading,
+  type Thumbs,
+} from '@bradyon/core/timing';
 import type { PersonId } from '@bradyon/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { request } from '../../api/index.ts';
@@ -13,6 +26,10 @@ import { useReadings } from './useReadings.ts';
 interface Times {
   /** What somebody's times say together, population by population. */
   of: (person: Person | null | undefined) => Population[];
+  /** How somebody runs, by all his runs. */
+  runner: (person: Person) => Runner;
+  /** What is typical where the team plays, its own numbers in it, and its rules. */
+  field: Field;
   /** His single times, the newest first. */
   readingsOf: (personId: PersonId | undefined) => Reading[];
   all: readonly Reading[];
@@ -40,13 +57,30 @@ function useThumbs(teamId: Team['id']): Thumbs {
 
 const NOBODY: Population[] = [];
 
+const fieldFor = keepLast((level: LevelName, levelChanges: LevelChanges, ruleset: Ruleset) =>
+  fieldOf({ level, levelChanges, ruleset }),
+);
+
+/** Fits a runner's curve, once for each state of his times. */
+const runnersFor = keepLast((field: Field) => {
+  const known = new WeakMap<Population[], Runner>();
+  return (person: Person, populations: Population[]): Runner => {
+    const kept = known.get(populations);
+    if (kept) return kept;
+    const runner = runnerOf(person, populations, field);
+    // Who was never timed shares one empty list with others of either side of the plate.
+    if (populations.length > 0) known.set(populations, runner);
+    return runner;
+  };
+});
+
 /** Reckons somebody's populations, once for each list of his readings. */
-const reckonerOf = keepLast((level: LevelName, ruleset: Ruleset, thumbs: Thumbs) => {
+const reckonerOf = keepLast((field: Field, thumbs: Thumbs) => {
   const known = new WeakMap<Reading[], { person: Person; populations: Population[] }>();
   return (person: Person, own: Reading[]): Population[] => {
     const kept = known.get(own);
     if (kept?.person === person) return kept.populations;
-    const populations = populationsOf(person, own, { level, ruleset }, thumbs);
+    const populations = populationsOf(person, own, field, thumbs);
     known.set(own, { person, populations });
     return populations;
   };
@@ -56,12 +90,17 @@ const reckonerOf = keepLast((level: LevelName, ruleset: Ruleset, thumbs: Thumbs)
  * All estimates of a team. One person's are reckoned when they are first asked for, and again only
  * when something of his, a thumb, or the rules change: a tap costs one person, not the roster.
  */
-export function useTimes(team: Pick<Team, 'id' | 'level' | 'ruleset'>): Times {
+export function useTimes(team: Pick<Team, 'id' | 'level' | 'levelChanges' | 'ruleset'>): Times {
   const readings = useReadings(team.id);
   const thumbs = useThumbs(team.id);
-  const reckon = reckonerOf(team.id, team.level, team.ruleset, thumbs);
+  const field = fieldFor(team.id, team.level, team.levelChanges, team.ruleset);
+  const reckon = reckonerOf(team.id, field, thumbs);
+  const fit = runnersFor(team.id, field);
+  const of: Times['of'] = (person) => (person ? reckon(person, readings.of(person.id)) : NOBODY);
   return {
-    of: (person) => (person ? reckon(person, readings.of(person.id)) : NOBODY),
+    of,
+    runner: (person) => fit(person, of(person)),
+    field,
     readingsOf: readings.of,
     all: readings.all,
     thumbs,

@@ -1,7 +1,7 @@
 import { PRESETS } from '@bradyon/core/rules';
 import { populationsOf } from '@bradyon/core/sprint';
 import { aReading } from '@bradyon/core/testing';
-import { rhythmOf, plainContext, type Reading } from '@bradyon/core/timing';
+import { LEVELS, rhythmOf, plainContext, type Reading } from '@bradyon/core/timing';
 import { describe, expect, it } from 'vitest';
 import {
   estimateWords,
@@ -19,7 +19,7 @@ const NBSP = '\u00a0';
 const now = Date.parse('2031-05-02T10:00:00Z');
 
 function populations(...readings: Reading[]) {
-  const field = { level: 'hs', ruleset: PRESETS.fullSizeSeven } as const;
+  const field = { level: LEVELS.hs, ruleset: PRESETS.fullSizeSeven };
   return populationsOf({ throws: 'right', bats: 'right' }, readings, field, new Map());
 }
 function first(...readings: Reading[]) {

@@ -1,0 +1,139 @@
+import { commonLeadFeet } from '@bradyon/core/sprint';
+import {
+  PITCHES,
+  STEAL_BASES,
+  stealKinds,
+  USUAL_COVER_FEET,
+  type Count,
+  type Pitch,
+} from '@bradyon/core/steals';
+import { DELIVERY_STYLES } from '@bradyon/core/timing';
+import { Choice, feet, PickOne, Stepper } from '../../ui/index.ts';
+import { useTeam } from '../teams/index.ts';
+import { leadOf, useSupposed } from './stealStore.ts';
+import type { StealInView } from './useSteal.ts';
+import { BASE_TEXT, KIND_TEXT, PITCH_TEXT, STYLE_TEXT } from './words.ts';
+
+const COUNTS: Count[] = [0, 1, 2, 3].flatMap((balls) =>
+  [0, 1, 2].map((strikes) => ({ balls, strikes })),
+);
+const countText = ({ balls, strikes }: Count): string => `${String(balls)}-${String(strikes)}`;
+
+/** What a coach thinks in: base, delivery, kind of steal, the pitch he expects, who is in the way. */
+export function Supposing({ steal }: { steal: StealInView }) {
+  const { ruleset } = useTeam();
+  const { base, kind, playing, pick, supposed, lineup } = steal;
+  const open = ruleset.leadRule === 'open';
+  const { runner } = lineup;
+  const kinds = stealKinds(ruleset, base);
+  const usualLead = commonLeadFeet({ kind: 'steal', base: 'second' }, ruleset);
+  return (
+    <div className="steal-supposing">
+      <Choice
+        label="Base"
+        value={base}
+        options={STEAL_BASES.map((value) => ({ value, text: BASE_TEXT[value] }))}
+        onChange={(value) => {
+          useSupposed.setState({ toHome: value === 'home' });
+          if (value !== 'home') pick({ base: value });
+        }}
+      />
+      {open && (
+        <Choice
+          label="Delivery"
+          value={playing.style}
+          options={DELIVERY_STYLES.map((value) => ({ value, text: STYLE_TEXT[value] }))}
+          onChange={(style) => {
+            pick({ style });
+          }}
+        />
+      )}
+      {kinds.length > 1 && kind && (
+        <Choice
+          label="Kind of steal"
+          value={kind}
+          options={kinds.map((value) => ({ value, text: KIND_TEXT[value] }))}
+          onChange={(value) => {
+            useSupposed.setState({ kind: value });
+          }}
+        />
+      )}
+      {kind !== 'delayed' && ruleset.leadRule !== 'reachesBatter' && base !== 'home' && (
+        <>
+          <PickOne
+            label="Pitch"
+            value={supposed.pitch ?? 'any'}
+            options={[
+              { value: 'any', text: 'Whatever comes' },
+              ...PITCHES.map((value) => ({ value, text: PITCH_TEXT[value] })),
+            ]}
+            onChange={(value) => {
+              useSupposed.setState({ pitch: value === 'any' ? null : (value as Pitch) });
+            }}
+          />
+          {supposed.pitch === null && (
+            <PickOne
+              label="Count"
+              value={supposed.count ? countText(supposed.count) : 'any'}
+              options={[
+                { value: 'any', text: 'Any' },
+                ...COUNTS.map((count) => ({ value: countText(count), text: countText(count) })),
+              ]}
+              onChange={(value) => {
+                const count = COUNTS.find((each) => countText(each) === value) ?? null;
+                useSupposed.setState({ count });
+              }}
+            />
+          )}
+        </>
+      )}
+      {base === 'third' && (
+        <PickOne
+          label="Batter"
+          value={supposed.batter ?? 'any'}
+          options={[
+            { value: 'any', text: 'Either side' },
+            { value: 'right', text: 'Right-handed' },
+            { value: 'left', text: 'Left-handed' },
+          ]}
+          onChange={(value) => {
+            useSupposed.setState({ batter: value === 'any' ? null : (value as 'right' | 'left') });
+          }}
+        />
+      )}
+      {runner && base === 'second' && kind !== 'delayed' && usualLead !== null && (
+        <Stepper
+          label="Lead"
+          value={leadOf(supposed, runner) ?? usualLead}
+          note={
+            supposed.lead?.runnerId === runner.id
+              ? 'supposed'
+              : runner.leadFeet
+                ? 'his own'
+                : 'the usual'
+          }
+          step={0.5}
+          min={4}
+          max={20}
+          text={feet}
+          onChange={(leadFeet) => {
+            useSupposed.setState({ lead: { runnerId: runner.id, feet: leadFeet } });
+          }}
+        />
+      )}
+      {kind === 'delayed' && (
+        <Stepper
+          label="Who covers is off the bag"
+          value={supposed.coverFeet ?? USUAL_COVER_FEET}
+          step={2}
+          min={4}
+          max={60}
+          text={feet}
+          onChange={(coverFeet) => {
+            useSupposed.setState({ coverFeet });
+          }}
+        />
+      )}
+    </div>
+  );
+}

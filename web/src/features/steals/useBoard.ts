@@ -1,0 +1,145 @@
+import type { Person } from '@bradyon/core/people';
+import type { Field, Population, Runner } from '@bradyon/core/sprint';
+import type { Judging, StealKind } from '@bradyon/core/steals';
+import type { DeliveryStyle } from '@bradyon/core/timing';
+import type { PersonId, TargetBase } from '@bradyon/core/units';
+import { useState } from 'react';
+import { usePeople, usePlaying } from '../people/index.ts';
+import { useTeam } from '../teams/index.ts';
+import { keepLast, useTimes } from '../timing/index.ts';
+import { cellOf, type BoardCell, type BoardRow } from './board.ts';
+import { NOTHING_SUPPOSED } from './stealStore.ts';
+import { judgingOf, kindIn } from './useSteal.ts';
+
+/** A pitcher and a catcher with what is timed of them, and the delivery supposed of him. */
+interface Battery {
+  pitcher: Person;
+  catcher: Person;
+  pitches: Population[];
+  pops: Population[];
+  pitchSeconds: number | undefined;
+}
+
+/**
+ * A column's races, reckoned again only when something of that battery, the runners or the question
+ * changes: one delivery costs one column.
+ */
+const columnOf = keepLast(
+  (
+    runners: readonly Person[],
+    forms: readonly Runner[],
+    leaves: readonly Population[][],
+    field: Field,
+    base: TargetBase,
+    kind: StealKind,
+    style: DeliveryStyle,
+    judging: Judging,
+    pitcher: Person,
+    catcher: Person,
+    pitches: Population[],
+    pops: Population[],
+    pitchSeconds: number | undefined,
+  ): BoardCell[] =>
+    runners.flatMap((person, index) => {
+      const form = forms[index];
+      if (!form) return [];
+      return cellOf(
+        {
+          field,
+          base,
+          kind,
+          style,
+          batter: null,
+          leadFeet: person.leadFeet,
+          pitcher: { person: pitcher, populations: pitches },
+          catcher: { person: catcher, populations: pops },
+          runner: { person, populations: leaves[index] ?? [], form },
+          pitchSeconds,
+        },
+        judging,
+      );
+    }),
+);
+
+const judgingFor = keepLast((needed: number) => judgingOf(needed, NOTHING_SUPPOSED));
+
+/** The whole board: our runners against the batteries of whom we face. */
+export function useBoard() {
+  const team = useTeam();
+  const people = usePeople(team.id);
+  const times = useTimes(team);
+  const { playing, lineup, pick } = usePlaying(team.id);
+  const [supposed, setSupposed] = useState<{ pitcherId: PersonId; seconds: number } | null>(null);
+  const { base, style } = playing;
+  const kind = kindIn(null, team.ruleset, base);
+  const judging = judgingFor(team.id, team.neededChance);
+
+  const { runners } = lineup;
+  const forms = runners.map((runner) => times.runner(runner));
+  const leaves = runners.map((runner) => times.of(runner));
+  const cellsAgainst = ({ pitcher, catcher, pitches, pops, pitchSeconds }: Battery): BoardCell[] =>
+    kind === null
+      ? []
+      : columnOf(
+          `${team.id} ${pitcher.id} ${catcher.id}`,
+          runners,
+          forms,
+          leaves,
+          times.field,
+          base,
+          kind,
+          style,
+          judging,
+          pitcher,
+          catcher,
+          pitches,
+          pops,
+          pitchSeconds,
+        );
+  const battery = (pitcher: Person, catcher: Person): Battery => ({
+    pitcher,
+    catcher,
+    pitches: times.of(pitcher),
+    pops: times.of(catcher),
+    pitchSeconds: supposed?.pitcherId === pitcher.id ? supposed.seconds : undefined,
+  });
+  const plays = (position: 'P' | 'C') => (person: Person) => person.positions.includes(position);
+  const pitchers = lineup.pitchers.filter(plays('P'));
+  const catchers = lineup.catchers.filter(plays('C'));
+
+  return {
+    team,
+    kind,
+    playing,
+    lineup,
+    pick,
+    pitchers,
+    catchers,
+    supposed,
+    setSupposed,
+    /** All our runners against each pitcher with the catcher who is out there. */
+    againstPitchers: (): BoardRow[] => {
+      const { catcher } = lineup;
+      if (!catcher) return [];
+      const columns = pitchers.map((pitcher) => cellsAgainst(battery(pitcher, catcher)));
+      return runners.map((person, index) => ({
+        person,
+        cells: columns.flatMap((column) => column[index] ?? []),
+      }));
+    },
+    /** One runner against every pitcher with every catcher. */
+    againstBatteries: (runner: Person): BoardRow[] => {
+      const index = runners.indexOf(runner);
+      return pitchers.map((pitcher) => ({
+        person: pitcher,
+        cells: catchers.flatMap((catcher) => cellsAgainst(battery(pitcher, catcher))[index] ?? []),
+      }));
+    },
+    isLoading: people.isLoading || times.isLoading,
+    error: people.error ?? times.error,
+    retry: () => {
+      people.retry();
+      times.retry();
+    },
+  };
+}
