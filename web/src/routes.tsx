@@ -85,6 +85,30 @@ export const routes = createBrowserRouter([
                 }),
               },
               {
+                path: 'leads',
+                lazy: async () => ({
+                  Component: (await import('./features/leads/FirstPage.tsx')).FirstPage,
+                }),
+              },
+              {
+                path: 'leads/second',
+                lazy: async () => ({
+                  Component: (await import('./features/leads/SecondPage.tsx')).SecondPage,
+                }),
+              },
+              {
+                path: 'leads/third',
+                lazy: async () => ({
+                  Component: (await import('./features/leads/ThirdPage.tsx')).ThirdPage,
+                }),
+              },
+              {
+                path: 'leads/sheet',
+                lazy: async () => ({
+                  Component: (await import('./features/leads/SheetPage.tsx')).SheetPage,
+                }),
+              },
+              {
                 path: 'people',
                 lazy: async () => {
                   const [{ RosterPage }, { KeyTime }] = await Promise.all([
@@ -98,6 +122,12 @@ export const routes = createBrowserRouter([
                 path: 'rules',
                 lazy: async () => ({
                   Component: (await import('./features/teams/RulesPage.tsx')).RulesPage,
+                }),
+              },
+              {
+                path: 'level',
+                lazy: async () => ({
+                  Component: (await import('./features/teams/LevelPage.tsx')).LevelPage,
                 }),
               },
               {

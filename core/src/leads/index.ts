@@ -52,3 +52,14 @@ export {
   type TestDive,
 } from './own.ts';
 export { tradeOff, type LeadPoint } from './tradeOff.ts';
+export { judgeLeaving, type LeaveJudged } from './leave.ts';
+export {
+  fromSecond,
+  hipsOf,
+  picksAtSecond,
+  SECOND_PICKS,
+  type OffSecond,
+  type PickAtSecond,
+  type SecondPick,
+  type SecondQuestion,
+} from './second.ts';

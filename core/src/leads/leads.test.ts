@@ -13,8 +13,11 @@ import {
   coverOfThird,
   daylight,
   longestDaylightLead,
+  hipsOf,
+  judgeLeaving,
   longestLead,
   ownReturn,
+  picksAtSecond,
   rangeShown,
   returnSeconds,
   secondaryPlan,
@@ -295,5 +298,65 @@ describe('footwork', () => {
     expect(walk.beforeFirstMove).toBe(false);
     expect(walkOffThird(1.1, 8).beforeFirstMove).toBe(true);
     expect(() => walkOffThird(0, 8)).toThrow('above 0 s');
+  });
+});
+
+describe('second base', () => {
+  const level = LEVELS.hs;
+  const at = (alongFeet: number, behindFeet = 0) => ({ alongFeet, behindFeet });
+  const asked = {
+    level,
+    runner: at(15),
+    shortstop: at(11, 8),
+    secondBasemanFeet: 30,
+    cue: 'turn',
+    spin: { meanSeconds: 1.27, sdSeconds: 0.09 },
+  } as const;
+
+  it('reads the shortstop’s hips', () => {
+    expect(hipsOf(at(15), at(11))).toBe('inside');
+    expect(hipsOf(at(15), at(15.5))).toBe('even');
+    expect(hipsOf(at(15), at(21))).toBe('outside');
+  });
+
+  it('is safer with the coach calling the break, and with the shortstop deep and outside', () => {
+    const daylightAt = (parts: Partial<Parameters<typeof picksAtSecond>[0]>) =>
+      picksAtSecond({ ...asked, ...parts }, 0.02)[0];
+    const own = daylightAt({});
+    expect(daylightAt({ cue: 'coach' })?.longestFeet).toBeGreaterThan(
+      (own?.longestFeet ?? 99) + 1.5,
+    );
+    const deep = daylightAt({ shortstop: at(20, 15) });
+    expect(deep?.chance).toBeLessThan(own?.chance ?? 0);
+  });
+
+  it('risks more the farther he is, and deep counts as far', () => {
+    const chances = (runner: { alongFeet: number; behindFeet: number }) =>
+      picksAtSecond({ ...asked, runner }, 0.02).map(({ chance }) => chance);
+    const [near, far, deep] = [chances(at(13)), chances(at(18)), chances(at(13, 12))];
+    for (const index of [0, 1, 2]) {
+      expect(far[index]).toBeGreaterThan(near[index] ?? 1);
+    }
+    expect(deep[1]).toBeGreaterThan(near[1] ?? 1);
+  });
+});
+
+describe('leaving with the release', () => {
+  const leave = (meanSeconds: number, sdSeconds: number) => ({
+    meanSeconds,
+    sdSeconds,
+    freedom: 20,
+    meanSdSeconds: 0.02,
+    spreadSeconds: sdSeconds,
+  });
+
+  it('is an out when early and feet when late, and the aim lies between', () => {
+    const { chanceEarly, feetLost, aimSeconds } = judgeLeaving(leave(0.05, 0.05), 23, 0.02);
+    expect(chanceEarly).toBeCloseTo(0.025, 2);
+    expect(feetLost).toBeCloseTo(1.15, 9);
+    expect(judgeLeaving(leave(aimSeconds, 0.05), 23, 0.02).chanceEarly).toBeCloseTo(0.02, 3);
+    expect(judgeLeaving(leave(-0.05, 0.05), 23, 0.02)).toMatchObject({ feetLost: 0 });
+    expect(judgeLeaving(leave(0, 0.02), 23, 0.02).aimSeconds).toBeLessThan(aimSeconds);
+    expect(() => judgeLeaving(leave(0, 0.02), 23, 0)).toThrow('between 0 and 1');
   });
 });

@@ -23,6 +23,7 @@ export interface GoCard<Id> {
 
 /** Columns stand a twentieth of a second apart. */
 const STEP_SECONDS = 0.05;
+const APART_SECONDS = 0.01;
 
 /**
  * A threshold as it is shown and printed: up to the hundredth, never down, so that it never lets a
@@ -68,8 +69,9 @@ export function goCard<Id>(
 
 /** Round pops around a catcher's own, and his own among them. */
 function columnsAround(own: number, toEachSide: number): number[] {
-  const below = Math.ceil(own / STEP_SECONDS - 1e-9) - 1;
-  const above = Math.floor(own / STEP_SECONDS + 1e-9) + 1;
+  // A column that would read the same as his own is left out.
+  const below = Math.floor((own - APART_SECONDS) / STEP_SECONDS);
+  const above = Math.ceil((own + APART_SECONDS) / STEP_SECONDS);
   const at = (step: number): number => Math.round(step * STEP_SECONDS * 100) / 100;
   return [
     ...Array.from({ length: toEachSide }, (_, index) => at(below - toEachSide + 1 + index)),

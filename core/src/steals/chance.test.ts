@@ -80,7 +80,7 @@ function raceOf(input: VectorRace): Race {
 
 describe('chanceSafe', () => {
   it.each(chances.cases)('agrees with the chance of "$name"', ({ input, expected }) => {
-    const found = chanceSafe(raceOf(input as VectorRace));
+    const found = chanceSafe(raceOf(input));
     const near = (value: number, agreed: number) => {
       expect(Math.abs(value - agreed)).toBeLessThan(chances.tolerance);
     };
@@ -133,7 +133,7 @@ describe('chanceSafe', () => {
 describe('what it would take', () => {
   it('agrees with the thresholds worked out elsewhere', () => {
     for (const known of thresholds.cases) {
-      const race = raceOf(known.input as VectorRace);
+      const race = raceOf(known.input);
       const needs = needsOf(race, readyRace(race), known.pStar);
       const near = (value: number | null | undefined, agreed: number) => {
         expect(Math.abs((value ?? Number.NaN) - agreed)).toBeLessThan(thresholds.tolerance);
@@ -208,9 +208,9 @@ describe('any race', () => {
       fc.property(anyRace, seconds(0.3, 0.97), (race, needed) => {
         const ready = readyRace(race);
         const needs = needsOf(race, ready, needed);
-        fc.pre(needs !== null);
-        expect(chanceAt(ready, needs?.moreSeconds ?? 0)).toBeCloseTo(needed, 6);
-        const run = { ...race.run, meanSeconds: needs?.runSeconds ?? 0 };
+        if (needs === null) return;
+        expect(chanceAt(ready, needs.moreSeconds)).toBeCloseTo(needed, 6);
+        const run = { ...race.run, meanSeconds: needs.runSeconds };
         expect(chanceSafe({ ...race, run }).chance).toBeCloseTo(needed, 6);
       }),
       { numRuns: 400 },

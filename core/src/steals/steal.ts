@@ -148,7 +148,7 @@ export function raceOf(legs: Legs, level: Level, pitches: readonly WeightedPitch
           tag: { ...level.tag, onLineSeconds: meanSeconds, onLineSdSeconds: sdSeconds },
           throws: { onLine: 1, offLine: 0, wild: level.throws.wild },
         },
-    delivery: pitch && pitch.spread,
+    delivery: pitch?.spread ?? null,
     pop: pop?.spread ?? NO_TIME,
     run: run.spread,
     jump: jump?.spread ?? NO_TIME,

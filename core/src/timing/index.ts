@@ -29,7 +29,7 @@ export {
   type Estimate,
 } from './estimate.ts';
 export { describeBeamMisfit, splitsOfBeams, type Beam, type GateSplits } from './gates.ts';
-export { judgeLeave, type LeaveVerdict } from './leave.ts';
+export { EARLY_TELLABLE_SECONDS, judgeLeave, type LeaveVerdict } from './leave.ts';
 export {
   LEVEL_NAMES,
   LEVELS,

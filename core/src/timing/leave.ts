@@ -2,7 +2,7 @@
 export type LeaveVerdict = 'early' | 'close' | 'onTime' | 'late';
 
 /** Two thumbs err by about this much against each other; nearer than that an early one cannot be told. */
-const TELLABLE_SECONDS = 0.05;
+export const EARLY_TELLABLE_SECONDS = 0.05;
 /** Later than this and feet are lost for nothing. Judgement. */
 const ON_TIME_SECONDS = 0.1;
 
@@ -12,7 +12,7 @@ const ON_TIME_SECONDS = 0.1;
  * @example judgeLeave(-0.12) // 'early'
  */
 export function judgeLeave(seconds: number): LeaveVerdict {
-  if (seconds <= -TELLABLE_SECONDS) return 'early';
+  if (seconds <= -EARLY_TELLABLE_SECONDS) return 'early';
   if (seconds < 0) return 'close';
   return seconds <= ON_TIME_SECONDS ? 'onTime' : 'late';
 }

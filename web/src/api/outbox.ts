@@ -1,3 +1,4 @@
+import type { TestDiveRecord } from '@bradyon/contract/leads';
 import type { ThumbRepDraft, Together, TogetherTimeDraft } from '@bradyon/contract/thumb';
 import type { AsideReason, Reading, ReadingDraft } from '@bradyon/core/timing';
 import type { ReadingId, TeamId, TogetherId } from '@bradyon/core/units';
@@ -19,6 +20,7 @@ export type OutboxItem =
       | { write: 'reading'; draft: ReadingDraft }
       | { write: 'judge'; readingId: ReadingId; reason: AsideReason | null; vouched: boolean }
       | { write: 'togetherTime'; togetherId: TogetherId; draft: TogetherTimeDraft }
+      | { write: 'testDive'; draft: TestDiveRecord }
     ))
   | { write: 'thumbRep'; draft: ThumbRepDraft };
 
@@ -48,6 +50,8 @@ function send(item: OutboxItem): Promise<unknown> {
         `/api/teams/${item.teamId}/together/${item.togetherId}/times`,
         item.draft,
       );
+    case 'testDive':
+      return request('POST', `/api/teams/${item.teamId}/test-dives`, item.draft);
     case 'thumbRep':
       return request('POST', '/api/thumbs', item.draft);
   }
@@ -85,6 +89,11 @@ async function remember(client: QueryClient, answer: unknown, item: OutboxItem):
         kept.map((known) => (known.id === round.id ? round : known)),
       );
     }
+    case 'testDive':
+      return change<TestDiveRecord>(client, ['testDives', item.teamId], (kept) => [
+        item.draft,
+        ...kept.filter(({ id }) => id !== item.draft.id),
+      ]);
     case 'thumbRep':
       void client.invalidateQueries({ queryKey: ['thumbs'] });
       return change<ThumbRepDraft>(client, ['thumb'], (kept) => [

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { feet, giveOrTake, seconds, timesCount } from './format.ts';
+import { feet, giveOrTake, seconds, timesCount, percent } from './format.ts';
 
 describe('the words of figures', () => {
   it('give seconds two decimals and hold on to the unit', () => {
@@ -22,5 +22,13 @@ describe('the words of figures', () => {
     expect(giveOrTake(0.052)).toBe('give or take .05');
     expect(giveOrTake(1.2)).toBe('give or take 1.20');
     expect(timesCount(1)).toBe('1 timed');
+  });
+});
+
+describe('percent', () => {
+  it('is whole, and never certain', () => {
+    expect(percent(0.834)).toBe('83\u00a0%');
+    expect(percent(0.9994)).toBe('99+\u00a0%');
+    expect(percent(0)).toBe('0\u00a0%');
   });
 });

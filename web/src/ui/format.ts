@@ -7,8 +7,9 @@ export function seconds(value: number): string {
   return `${sign}${Math.abs(value).toFixed(2)}${SPACE}s`;
 }
 
-/** A chance in whole percents. @example percent(0.834) // '83 %' */
+/** A chance in whole percents; nothing is ever certain. @example percent(0.834) // '83 %' */
 export function percent(chance: number): string {
+  if (chance > 0.995) return `99+${SPACE}%`;
   return `${String(Math.round(chance * 100))}${SPACE}%`;
 }
 

@@ -2,5 +2,5 @@ export { DeletePerson } from './DeletePerson.tsx';
 export { PersonSelect } from './PersonSelect.tsx';
 export { CatcherSelect, FacingSelect, PitcherSelect, RunnerSelect } from './PlayingSelects.tsx';
 export { handWord, personLabel } from './words.ts';
-export { usePeople, usePerson } from './usePeople.ts';
+export { usePeople, usePerson, useSavePerson } from './usePeople.ts';
 export { usePlaying } from './usePlaying.ts';

@@ -119,6 +119,8 @@ export function BoardPage() {
             }}
           />
         )}
+        <FacingSelect />
+        {ofOne ? <RunnerSelect /> : <CatcherSelect label="With catcher" />}
         <PickOne
           label="Sort"
           value={sort}
@@ -138,10 +140,6 @@ export function BoardPage() {
             set('show', value);
           }}
         />
-      </div>
-      <div className="steal-who">
-        <FacingSelect />
-        {ofOne ? <RunnerSelect /> : <CatcherSelect label="With catcher" />}
       </div>
       {board.kind === null ? (
         <Empty title="Your rules do not allow stealing.">

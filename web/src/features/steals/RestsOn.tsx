@@ -41,6 +41,7 @@ export function BallRestsOn({
       ) : (
         <>
           <Figure leg={leg} words={ballWords(leg)} />
+          <Doubtful populations={population ? [population] : []} />
           {leg.basis === 'timed' && population ? (
             <SpreadDots
               tone="ball"
@@ -87,6 +88,7 @@ export function RunRestsOn({
   return (
     <RestBox title={title} personId={person.id}>
       <Figure leg={leg} words={runWords(form, leg)} />
+      <Doubtful populations={form.restsOn} />
       {steals ? (
         <SpreadDots
           tone="runner"
@@ -137,6 +139,18 @@ function Figure({ leg, words }: { leg: Leg; words: string }) {
     <p>
       <strong className="figure steal-figure">{seconds(leg.spread.meanSeconds)}</strong>{' '}
       <span className="quiet">{words}</span>
+    </p>
+  );
+}
+
+/** Times that look like a wrong tap still count until the coach has looked. */
+function Doubtful({ populations }: { populations: readonly Population[] }) {
+  const doubtful = populations.reduce((sum, each) => sum + each.doubtful.size, 0);
+  if (doubtful === 0) return null;
+  return (
+    <p className="steal-doubtful">
+      {doubtful === 1 ? 'One time looks' : `${String(doubtful)} times look`} like a wrong tap, and
+      counts until you say so.
     </p>
   );
 }

@@ -12,7 +12,6 @@ import { useTeam } from '../teams/index.ts';
 import { NeededChance } from './NeededChance.tsx';
 import { OtherRunner } from './OtherRunner.tsx';
 import { BallRestsOn, RunRestsOn } from './RestsOn.tsx';
-import './StealPage.scss';
 import { StealTabs } from './StealTabs.tsx';
 import { Supposing } from './Supposing.tsx';
 import { useSteal, type StealInView } from './useSteal.ts';
@@ -39,10 +38,10 @@ export function StealPage() {
         <CatcherSelect label="Catcher" />
       </div>
       {ruleset.stealAllowed ? (
-        <>
+        <div className="steal-body">
           <Supposing steal={steal} />
           <Answer steal={steal} />
-        </>
+        </div>
       ) : (
         <Empty title="Your rules do not allow stealing.">
           <p>If your league does, change it under Team, Rules.</p>

@@ -1,4 +1,5 @@
 import { PageTabs } from '../../ui/index.ts';
+import './steals.scss';
 import { useTeam } from '../teams/index.ts';
 
 const PAGES = [

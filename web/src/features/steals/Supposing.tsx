@@ -5,7 +5,6 @@ import {
   stealKinds,
   USUAL_COVER_FEET,
   type Count,
-  type Pitch,
 } from '@bradyon/core/steals';
 import { DELIVERY_STYLES } from '@bradyon/core/timing';
 import { Choice, feet, PickOne, Stepper } from '../../ui/index.ts';
@@ -59,33 +58,24 @@ export function Supposing({ steal }: { steal: StealInView }) {
         />
       )}
       {kind !== 'delayed' && ruleset.leadRule !== 'reachesBatter' && base !== 'home' && (
-        <>
-          <PickOne
-            label="Pitch"
-            value={supposed.pitch ?? 'any'}
-            options={[
-              { value: 'any', text: 'Whatever comes' },
-              ...PITCHES.map((value) => ({ value, text: PITCH_TEXT[value] })),
-            ]}
-            onChange={(value) => {
-              useSupposed.setState({ pitch: value === 'any' ? null : (value as Pitch) });
-            }}
-          />
-          {supposed.pitch === null && (
-            <PickOne
-              label="Count"
-              value={supposed.count ? countText(supposed.count) : 'any'}
-              options={[
-                { value: 'any', text: 'Any' },
-                ...COUNTS.map((count) => ({ value: countText(count), text: countText(count) })),
-              ]}
-              onChange={(value) => {
-                const count = COUNTS.find((each) => countText(each) === value) ?? null;
-                useSupposed.setState({ count });
-              }}
-            />
-          )}
-        </>
+        <PickOne
+          label="Pitch he expects"
+          value={supposed.pitch ?? (supposed.count ? countText(supposed.count) : 'any')}
+          options={[
+            { value: 'any', text: 'Whatever comes' },
+            ...PITCHES.map((value) => ({ value, text: PITCH_TEXT[value] })),
+            ...COUNTS.map((count) => ({
+              value: countText(count),
+              text: `Whatever comes on ${countText(count)}`,
+            })),
+          ]}
+          onChange={(value) => {
+            useSupposed.setState({
+              pitch: PITCHES.find((pitch) => pitch === value) ?? null,
+              count: COUNTS.find((count) => countText(count) === value) ?? null,
+            });
+          }}
+        />
       )}
       {base === 'third' && (
         <PickOne

@@ -178,7 +178,7 @@ function Guessing({ question, judging, needed }: Props) {
 }
 
 /** A share as coaches say it. @example oneIn(0.2) // '1 in 5' */
-export function oneIn(share: number): string {
+function oneIn(share: number): string {
   if (share >= 0.95) return 'every pitch';
   if (share > 0.5) return `${String(Math.round(share * 10))} in 10`;
   return `1 in ${String(Math.max(2, Math.round(1 / Math.max(share, 0.01))))}`;

@@ -12,6 +12,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useContractForm } from '../../api/index.ts';
 import { Field, notify, useTitle } from '../../ui/index.ts';
+import { figure } from './figure.ts';
 import './RulesPage.scss';
 import { TeamTabs } from './TeamTabs.tsx';
 import { useSaveTeam, useTeam } from './useTeams.ts';
@@ -79,13 +80,6 @@ const FIELD_OF: Record<string, string> = {
   'throwLimits.pitcher': 'pitcherThrows',
   'throwLimits.catcher': 'catcherThrows',
 };
-
-/** Empty is none; a comma is as good as a point. What is no number is sent as it is and refused with its reason. */
-function figure(typed: string): number | string | null {
-  const plain = typed.trim().replace(',', '.');
-  if (plain === '') return null;
-  return Number.isNaN(Number(plain)) ? typed : Number(plain);
-}
 
 function shareOf(percent: ReturnType<typeof figure>): ReturnType<typeof figure> {
   return typeof percent === 'number' ? percent / 100 : percent;

@@ -4,6 +4,7 @@ import { LEVELS } from '@bradyon/core/timing';
 import {
   ChevronDown,
   CloudOff,
+  Footprints,
   LogOut,
   Moon,
   Sun,
@@ -27,7 +28,8 @@ const WORK: { to: string; pages?: string[]; text: string; Icon: LucideIcon | typ
   [
     { to: 'timing', text: 'Time', Icon: Timer },
     { to: 'steals', text: 'Steal', Icon: StealIcon },
-    { to: 'people', pages: ['rules', 'staff', 'files'], text: 'Team', Icon: Users },
+    { to: 'leads', text: 'Leads', Icon: Footprints },
+    { to: 'people', pages: ['rules', 'level', 'staff', 'files'], text: 'Team', Icon: Users },
   ];
 
 /** The frame around a team's pages: where things stand on top, the work beside it. */

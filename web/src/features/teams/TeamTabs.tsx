@@ -4,6 +4,7 @@ import { useTeam } from './useTeams.ts';
 const PAGES = [
   { to: 'people', text: 'Rosters' },
   { to: 'rules', text: 'Rules' },
+  { to: 'level', text: 'Level' },
   { to: 'staff', text: 'Staff' },
   { to: 'files', text: 'Files' },
 ];

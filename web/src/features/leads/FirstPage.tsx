@@ -1,0 +1,323 @@
+import {
+  chancePicked,
+  CORNERS,
+  coverOfSecond,
+  LEAD_MODES,
+  longestLead,
+  returnSeconds,
+  stepsToLead,
+  tagsAtBase,
+  type LeadMode,
+  type Throw,
+} from '@bradyon/core/leads';
+import { lazy, Suspense } from 'react';
+import Button from 'react-bootstrap/Button';
+import {
+  baseSpot,
+  FieldFoot,
+  FieldMark,
+  FieldTick,
+  FieldView,
+  againstPath,
+  halfFeet,
+  offPath,
+} from '../../ui/field/index.ts';
+import {
+  Choice,
+  feet,
+  giveOrTake,
+  notify,
+  RaceView,
+  seconds,
+  timesCount,
+  type Lane,
+} from '../../ui/index.ts';
+import { useSavePerson } from '../people/index.ts';
+import { LeadCare, LeadPage, type Out } from './LeadPage.tsx';
+import { RISKS, useLeadDraft } from './leadStore.ts';
+import { Secondary } from './Secondary.tsx';
+import { TestDives } from './TestDives.tsx';
+import { momentOf, type Leads } from './useLeads.ts';
+import { CORNER_TEXT, inThrows, MODE_TEXT, RISK_TEXT, safeFeet } from './words.ts';
+
+const TradeOff = lazy(async () => ({ default: (await import('./TradeOff.tsx')).TradeOff }));
+
+/** From how far off first: back in time, and worth it going. */
+export function FirstPage() {
+  return (
+    <LeadPage title="Leads off first">{(leads, out) => <First leads={leads} out={out} />}</LeadPage>
+  );
+}
+
+const VIEW = { left: 38, top: 88, width: 34, height: 29 };
+const SHORTEST = 4;
+const LONGEST = 20;
+
+function First({ leads, out }: { leads: Leads; out: Out }) {
+  const draft = useLeadDraft();
+  const { team, times } = leads;
+  const { runner, pitcher } = out;
+  const { level } = times.field;
+  const baseFeet = team.ruleset.baseDistanceFeet;
+  const move = leads.moveOf(pitcher, 'first');
+  if (!move) return <p>This level has no move to first: nobody leads off.</p>;
+
+  const own = leads.returnOf(runner);
+  const leftHander = pitcher.throws === 'left';
+  const kept = runner.leadFeet ?? leads.usualLeadFeet;
+  const leadFeet = draft.first?.runnerId === runner.id ? draft.first.feet : kept;
+  const setLead = (value: number): void => {
+    useLeadDraft.setState({
+      first: { runnerId: runner.id, feet: halfFeet(value, SHORTEST, LONGEST) },
+    });
+  };
+  const toBase = (mode: LeadMode): Throw => ({
+    stance: { leadFeet, corner: draft.corner, mode, awaySpeed: 0 },
+    level,
+    throwing: momentOf(move),
+    leftHander,
+    own,
+    ...(draft.firstBasemanFeet > 0 && { cover: coverOfSecond(draft.firstBasemanFeet) }),
+  });
+  const asked = toBase(draft.mode);
+  const picked = chancePicked(asked);
+  const longest = LEAD_MODES.map((mode) => ({ mode, feet: longestLead(toBase(mode), draft.risk) }));
+  const safe = longest.find(({ mode }) => mode === draft.mode)?.feet ?? 0;
+
+  const path = { from: baseSpot('first', baseFeet), to: baseSpot('second', baseFeet) };
+  const at = (along: number, left = 0) => offPath(path, { along, left });
+  return (
+    <>
+      <div className="lead-choices">
+        <Choice
+          label="Ready to"
+          value={draft.mode}
+          options={LEAD_MODES.map((value) => ({ value, text: MODE_TEXT[value] }))}
+          onChange={(mode) => {
+            useLeadDraft.setState({ mode });
+          }}
+        />
+        <Choice
+          label="Corner"
+          value={draft.corner}
+          options={CORNERS.map((value) => ({ value, text: CORNER_TEXT[value] }))}
+          onChange={(corner) => {
+            useLeadDraft.setState({ corner });
+          }}
+        />
+        <Choice
+          label="Risk he takes if they throw"
+          value={String(draft.risk) as (typeof RISKS)[number]}
+          options={RISKS.map((value) => ({ value, text: RISK_TEXT[value] ?? value }))}
+          onChange={(risk) => {
+            useLeadDraft.setState({ risk: Number(risk) });
+          }}
+        />
+      </div>
+      <div className="lead-two">
+        <section className="card-box">
+          <FieldView
+            view={VIEW}
+            baseFeet={baseFeet}
+            pitchingFeet={team.ruleset.pitchingDistanceFeet}
+            label={`First base. ${runner.name} leads off ${feet(leadFeet)}.`}
+          >
+            {stepsToLead(leadFeet).map(({ foot, feet: along }, index) => (
+              <FieldFoot key={index} foot={foot} spot={at(along, 2.2)} />
+            ))}
+            {longest.map(({ mode, feet: along }) => (
+              <FieldTick
+                key={mode}
+                spot={at(along)}
+                along={at(along + 1)}
+                {...(mode === draft.mode
+                  ? { text: `safe to ${safeFeet(along)}`, tone: 'good' }
+                  : { tone: 'quiet' })}
+              />
+            ))}
+            <FieldMark
+              spot={at(-draft.firstBasemanFeet * 0.35 - 1.5, draft.firstBasemanFeet * -0.94 - 1)}
+              tone="fielder"
+              text="1B"
+              drag={{
+                label: 'First baseman, off the bag',
+                value: draft.firstBasemanFeet,
+                words: feet(draft.firstBasemanFeet),
+                onMove: (spot) => {
+                  const { along, left } = againstPath(path, spot);
+                  const off = Math.hypot(along, left) - 2;
+                  useLeadDraft.setState({ firstBasemanFeet: halfFeet(off, 0, 25) });
+                },
+                onStep: (outward) => {
+                  const off = halfFeet(draft.firstBasemanFeet + 2 * outward, 0, 25);
+                  useLeadDraft.setState({ firstBasemanFeet: off });
+                },
+              }}
+            />
+            <FieldMark
+              spot={at(leadFeet)}
+              tone="runner"
+              text={`${runner.name.split(' ')[0] ?? ''} ${feet(leadFeet)}`}
+              drag={{
+                label: `${runner.name}, lead`,
+                value: leadFeet,
+                words: `${feet(leadFeet)}, ${inThrows(picked)}`,
+                onMove: (spot) => {
+                  setLead(againstPath(path, spot).along);
+                },
+                onStep: (outward) => {
+                  setLead(leadFeet + outward);
+                },
+              }}
+            />
+          </FieldView>
+          <p className="quiet lead-hint">
+            Drag the runner or the first baseman. Right, left, square, then replace and replace;
+            eyes on the pitcher once a foot has left the bag.
+          </p>
+        </section>
+        <section className="card-box lead-answer">
+          <p className="lead-first">
+            <strong className="figure">{safeFeet(safe)}</strong> longest safe{' '}
+            {MODE_TEXT[draft.mode].toLowerCase()} lead
+          </p>
+          <p role="status">
+            At {feet(leadFeet)} he is {inThrows(picked)}
+            {picked > draft.risk ? ': too far for the risk you take.' : '.'}
+          </p>
+          <ReturnRace asked={asked} move={move.meanSeconds} own={own.laterSeconds} />
+          <dl className="lead-list">
+            {longest.map(({ mode, feet: value }) => (
+              <div key={mode}>
+                <dt>{MODE_TEXT[mode]}</dt>
+                <dd className="figure">{safeFeet(value)}</dd>
+              </div>
+            ))}
+          </dl>
+          <p className="quiet">
+            Move to first {seconds(move.meanSeconds)}, {giveOrTake(move.giveOrTakeSeconds)}{' '}
+            {move.count > 0 ? `(${timesCount(move.count)})` : '(typical for the level, not timed)'}.{' '}
+            {ownWords(own)}
+          </p>
+          <KeepLead leads={leads} out={out} leadFeet={leadFeet} />
+        </section>
+      </div>
+      <div className="lead-two">
+        <Suspense fallback={<section className="card-box lead-wait" />}>
+          <TradeOff leads={leads} out={out} asked={asked} leadFeet={leadFeet} />
+        </Suspense>
+        <TestDives leads={leads} runner={runner} leadFeet={leadFeet} />
+      </div>
+      <Secondary leads={leads} out={out} leadFeet={leadFeet} own={own} />
+      <LeadCare headFirst={team.ruleset.headFirstAllowed} />
+    </>
+  );
+}
+
+function ownWords({ timed, dived, laterSeconds }: ReturnType<Leads['returnOf']>): string {
+  if (timed + dived === 0) return 'His way back is typical for the level: try a test dive.';
+  const than =
+    Math.abs(laterSeconds) < 0.005
+      ? 'as quick as is typical'
+      : `${seconds(Math.abs(laterSeconds))} ${laterSeconds < 0 ? 'quicker' : 'slower'} than is typical`;
+  const rests = [
+    ...(timed > 0 ? [`${String(timed)} timed`] : []),
+    ...(dived > 0 ? [`${String(dived)} test dives`] : []),
+  ].join(', ');
+  return `He gets back ${than} (${rests}).`;
+}
+
+/** The throw over against the dive back, as every race is drawn. */
+function ReturnRace({ asked, move, own }: { asked: Throw; move: number; own: number }) {
+  const { stance, level, leftHander } = asked;
+  const back = returnSeconds(stance, level, leftHander, asked.own);
+  const read = level.back.reactSeconds + own;
+  const [tag] = tagsAtBase(level, stance.corner);
+  const tagSeconds = tag?.seconds ?? 0;
+  const ball = move + tagSeconds;
+  const spare = ball - back;
+  const lanes: [Lane, Lane] = [
+    {
+      title: `Ball ${seconds(ball)}`,
+      tone: 'ball',
+      legs: [
+        { label: 'Move and throw', seconds: move, own: true },
+        { label: 'tag', seconds: tagSeconds, own: true },
+      ],
+      spreadSeconds: Math.hypot(asked.throwing.sdSeconds, tag?.sdSeconds ?? 0),
+    },
+    {
+      title: `Runner ${seconds(back)}`,
+      tone: 'runner',
+      legs: [
+        { label: 'read', seconds: Math.max(0.05, read), own: true },
+        { label: 'Dive back', seconds: back - Math.max(0.05, read), own: true },
+      ],
+      spreadSeconds: Math.hypot(level.back.reactSdSeconds, level.back.moveSdSeconds),
+    },
+  ];
+  const gap = `${seconds(Math.abs(spare))} ${spare >= 0 ? 'to spare' : 'short'}`;
+  return (
+    <RaceView
+      lanes={lanes}
+      gapWords={gap}
+      gapGood={spare >= 0}
+      twin={`The throw over with its tag takes ${seconds(ball)}, the runner is back in ${seconds(back)}: ${gap}.`}
+    />
+  );
+}
+
+/** The lead that the other screens reckon with. */
+function KeepLead({
+  leads,
+  out: { runner },
+  leadFeet,
+}: {
+  leads: Leads;
+  out: Out;
+  leadFeet: number;
+}) {
+  const save = useSavePerson(leads.team.id);
+  const keep = (value: number | null): void => {
+    const before = runner.leadFeet;
+    save.mutate(
+      { row: { ...runner, leadFeet: value }, isNew: false },
+      {
+        onSuccess: () => {
+          useLeadDraft.setState({ first: null });
+          notify(
+            value === null ? 'The usual lead again' : `${runner.name} leads off ${feet(value)}`,
+            () => {
+              save.mutate({ row: { ...runner, leadFeet: before }, isNew: false });
+            },
+          );
+        },
+        onError: ({ message }) => {
+          notify(`His lead is not kept: ${message}`);
+        },
+      },
+    );
+  };
+  return (
+    <div className="lead-keep">
+      <Button
+        disabled={runner.leadFeet === leadFeet || save.isPending}
+        onClick={() => {
+          keep(leadFeet);
+        }}
+      >
+        Keep {feet(leadFeet)} as his lead
+      </Button>
+      {runner.leadFeet !== null && (
+        <Button
+          variant="link"
+          onClick={() => {
+            keep(null);
+          }}
+        >
+          Back to the usual {feet(leads.usualLeadFeet)}
+        </Button>
+      )}
+    </div>
+  );
+}

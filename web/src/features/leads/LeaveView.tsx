@@ -1,0 +1,86 @@
+import { judgeLeaving } from '@bradyon/core/leads';
+import { expectedTime } from '@bradyon/core/sprint';
+import { plainContext, spreadOf } from '@bradyon/core/timing';
+import { Link } from 'react-router';
+import { Empty, feet, giveOrTake, percent, seconds } from '../../ui/index.ts';
+import { personLabel } from '../people/index.ts';
+import './leads.scss';
+import type { Leads } from './useLeads.ts';
+
+/** What to aim for: early on so many pitches. Early more often than the other, something has to change. Judgement. */
+const EARLY_RISK = 0.05;
+const EARLY_TOO_OFTEN = 0.2;
+
+/** Where nobody may lead off: leaving in time is the skill. Early is an out, late is feet lost. */
+export function LeaveView({ leads }: { leads: Leads }) {
+  const { team, times, lineup } = leads;
+  const atRelease = team.ruleset.leadRule === 'atRelease';
+  const moment = atRelease ? 'the release' : 'the pitch reaching the batter';
+  const rows = lineup.runners.flatMap((runner) => {
+    const leave = expectedTime(runner, times.of(runner), plainContext('leave'), times.field);
+    if (!leave) return [];
+    const judged = judgeLeaving(spreadOf(leave), times.runner(runner).fit.topSpeed, EARLY_RISK);
+    return [{ runner, leave, ...judged }];
+  });
+  return (
+    <>
+      <div className="page-head">
+        <div>
+          <h1>Leaving in time</h1>
+          <p className="quiet">Nobody leads off here: a runner may leave with {moment}.</p>
+        </div>
+      </div>
+      {rows.length === 0 ? (
+        <Empty title="Your roster is empty.">
+          <Link className="btn btn-primary" to={`/teams/${team.id}/people`}>
+            Add players
+          </Link>
+        </Empty>
+      ) : (
+        <div className="board-scroll">
+          <table className="card-box lead-table leave-table">
+            <thead>
+              <tr>
+                <th scope="col">Runner</th>
+                <th scope="col">Leaves</th>
+                <th scope="col">Early, an out</th>
+                <th scope="col">Feet lost</th>
+                <th scope="col">Aim for</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map(({ runner, leave, chanceEarly, feetLost, aimSeconds }) => (
+                <tr
+                  key={runner.id}
+                  className={
+                    leave.count > 0 && chanceEarly > EARLY_TOO_OFTEN ? 'lead-over' : undefined
+                  }
+                >
+                  <th scope="row">{personLabel(runner)}</th>
+                  <td>
+                    {seconds(leave.meanSeconds)}{' '}
+                    <span className="quiet">
+                      {leave.count > 0
+                        ? `${giveOrTake(leave.giveOrTakeSeconds)}, ${String(leave.count)} timed`
+                        : 'typical, not timed'}
+                    </span>
+                  </td>
+                  <td className="figure">{percent(chanceEarly)}</td>
+                  <td className="figure">{feet(feetLost)}</td>
+                  <td className="figure">{seconds(aimSeconds)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+      <p className="lead-care quiet">
+        Aim for: early on no more than 1 pitch in 20, with his own unevenness; a runner who leaves
+        more evenly may leave earlier. A rocker start behind the bag is worth more than speed.{' '}
+        <Link to={`/teams/${team.id}/timing?watch=leave`}>Time who leaves when</Link>. When a runner
+        may leave is the league&rsquo;s book and the umpire&rsquo;s call. Slide only as trained;
+        helmets on.
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,43 @@
+import type { Corner, DiveResult, LeadMode, SecondPick, Stride } from '@bradyon/core/leads';
+import type { ThirdSchool } from './leadStore.ts';
+
+export const MODE_TEXT: Record<LeadMode, string> = {
+  twoWay: 'Two-way',
+  oneWay: 'One-way',
+  going: 'Going',
+};
+export const CORNER_TEXT: Record<Corner, string> = { back: 'Back corner', front: 'Front corner' };
+export const STRIDE_TEXT: Record<Stride, string> = { big: 'Two big', small: 'Three small' };
+export const RISK_TEXT: Record<string, string> = {
+  '0.01': '1 in 100',
+  '0.02': '1 in 50',
+  '0.05': '1 in 20',
+};
+export const SCHOOL_TEXT: Record<ThirdSchool, string> = {
+  asFar: 'As far as he is',
+  walking: 'Walking',
+  delayed: 'After the pitch',
+};
+export const PICK_TEXT: Record<SecondPick, string> = {
+  daylight: 'Daylight',
+  timing: 'On a count',
+  insideTurn: 'Inside turn',
+};
+export const DIVE_TEXT: Record<DiveResult, string> = {
+  elbowOver: 'Elbow over',
+  handOn: 'Hand on',
+  short: 'Short',
+};
+
+/** A small chance as coaches say it. @example inThrows(0.02) // 'out on 1 throw in 50' */
+export function inThrows(chance: number): string {
+  if (chance < 0.001) return 'out on fewer than 1 throw in 1000';
+  if (chance > 0.4) return `out on ${String(Math.round(chance * 10))} throws in 10`;
+  // To two figures: more would be make-believe.
+  return `out on 1 throw in ${String(Number((1 / chance).toPrecision(2)))}`;
+}
+
+/** Feet as a lead is said, a longest one rounded the safe way: down to the half foot. */
+export function safeFeet(feet: number): string {
+  return `${String(Math.floor(feet * 2 + 1e-6) / 2)}\u00a0ft`;
+}
