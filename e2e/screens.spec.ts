@@ -29,6 +29,14 @@ const SCREENS = [
   'files',
   'files?in=team',
   'steals',
+  'steals/board',
+  'steals/board?view=runner',
+  'steals/card',
+  'leads',
+  'leads/second',
+  'leads/third',
+  'leads/sheet',
+  'level',
   'people',
   'people?retired=1',
   'rules',
@@ -46,7 +54,7 @@ for (const { device, viewport, colorScheme } of LOOKS) {
   test(`every screen on a ${device} in ${colorScheme} colours is accessible and fits`, async ({
     browser,
   }) => {
-    test.setTimeout(120_000);
+    test.setTimeout(180_000);
     const context = await browser.newContext({ viewport, colorScheme, reducedMotion: 'reduce' });
     const page = await context.newPage();
     for (const path of ['/sign-in', '/sign-up']) {
@@ -64,7 +72,14 @@ for (const { device, viewport, colorScheme } of LOOKS) {
       const teams = (await (await fetch('/api/teams')).json()) as { id: string }[];
       return teams.at(-1)?.id ?? '';
     });
-    for (const screen of [...SCREENS, person, '../', `../${softball}/timing?watch=leave`]) {
+    for (const screen of [
+      ...SCREENS,
+      person,
+      '../',
+      `../${softball}/timing?watch=leave`,
+      `../${softball}/leads`,
+      `../${softball}/steals`,
+    ]) {
       await page.goto(base + screen);
       await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
       await expect(page.getByText(/^Getting/)).toHaveCount(0);
@@ -86,7 +101,16 @@ test('everything touched in a game is at least 48 px high', async ({ browser }) 
   const page = await context.newPage();
   await new Coach(page).openDemo();
   const base = page.url();
-  for (const screen of ['', '?watch=innings', '?watch=runners', '?watch=outfield', '/../steals']) {
+  for (const screen of [
+    '',
+    '?watch=innings',
+    '?watch=runners',
+    '?watch=outfield',
+    '/../steals',
+    '/../steals/board',
+    '/../leads',
+    '/../leads/second',
+  ]) {
     await page.goto(base + screen);
     await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
     await expect(page.getByText(/^Getting/)).toHaveCount(0);

@@ -3,7 +3,7 @@ import { PRESETS, type PresetName } from '@bradyon/core/rules';
 import type { Reading } from '@bradyon/core/timing';
 import type { Page } from '@playwright/test';
 
-const ADDRESSES = { Time: /\/timing/, Steal: /\/steals/, Team: /\/people/ };
+const ADDRESSES = { Time: /\/timing/, Steal: /\/steals/, Leads: /\/leads/, Team: /\/people/ };
 const PASSWORD = 'ten letters or more';
 
 /** What a coach does with his hands: the steps that stories are made of. */

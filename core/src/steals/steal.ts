@@ -41,7 +41,9 @@ interface Asked {
   floor: number;
 }
 
+/** Deviations within which a normal number lies eight times in ten, and all but one time in a hundred. */
 const EIGHT_IN_TEN = 1.2816;
+const ALL_BUT_ONE_IN_A_HUNDRED = 2.5758;
 /** The common rule: run when it works four times in five. A team sets its own. */
 export const USUAL_NEEDED_CHANCE = 0.8;
 
@@ -55,8 +57,8 @@ export interface Judging {
 
 /**
  * Judges a steal. Go when he is safe often enough; close when he is not, but may be within the
- * doubt of the times; stay when not even that. Where somebody was never timed, go has to hold even
- * at the worse end of the doubt; else it cannot be told yet.
+ * doubt of the times; stay when not even that. Where somebody was never timed it cannot be told yet,
+ * unless all but one player in a hundred would leave no question.
  * @throws RangeError when the chance needed is not between 0 and 1
  */
 export function judgeSteal(question: StealQuestion, judging: Judging): Steal {
@@ -68,10 +70,15 @@ export function judgeSteal(question: StealQuestion, judging: Judging): Steal {
   const chance = asked.at(0);
   const [low, high] = intervalOf(asked, asked.doubtSeconds);
   const missing = untimedLegs(legs);
+  // A player nobody ever timed may be far from typical.
+  const [least, most] =
+    missing.length === 0
+      ? [low, high]
+      : intervalOf(asked, asked.doubtSeconds, ALL_BUT_ONE_IN_A_HUNDRED);
   const lacksSeconds = secondsNeeded({ at: asked.at, floor: asked.floor }, needed);
   return {
     legs,
-    verdict: verdictOf({ chance, low, high, needed, isTimed: missing.length === 0 }),
+    verdict: verdictOf({ chance, least, most, needed, isTimed: missing.length === 0 }),
     chance,
     low,
     high,
@@ -85,19 +92,25 @@ export function judgeSteal(question: StealQuestion, judging: Judging): Steal {
   };
 }
 
-function intervalOf({ evenAt }: Asked, doubt: number): [low: number, high: number] {
-  return [evenAt(-EIGHT_IN_TEN * doubt), evenAt(EIGHT_IN_TEN * doubt)];
+function intervalOf(
+  { evenAt }: Asked,
+  doubt: number,
+  deviations = EIGHT_IN_TEN,
+): [low: number, high: number] {
+  return [evenAt(-deviations * doubt), evenAt(deviations * doubt)];
 }
 
-function verdictOf({
-  chance,
-  low,
-  high,
-  needed,
-  isTimed,
-}: Pick<Steal, 'chance' | 'low' | 'high'> & { needed: number; isTimed: boolean }): Verdict {
-  if (high < needed) return 'stay';
-  if (!isTimed) return low >= needed ? 'go' : 'untimed';
+function verdictOf(asked: {
+  chance: number;
+  /** The chance at either end of the doubt. */
+  least: number;
+  most: number;
+  needed: number;
+  isTimed: boolean;
+}): Verdict {
+  const { chance, least, most, needed, isTimed } = asked;
+  if (most < needed) return 'stay';
+  if (!isTimed) return least >= needed ? 'go' : 'untimed';
   return chance >= needed ? 'go' : 'close';
 }
 

@@ -23,11 +23,13 @@ export function BallRestsOn({
   populations,
   style,
   base,
+  without,
 }: {
   title: string;
   personId: PersonId;
-  /** null: this leg does not count in this race. */
+  /** null: this leg does not count in this race, and `without` says why. */
   leg: Leg | null;
+  without: string;
   populations: readonly Population[];
   style: DeliveryStyle;
   base: TargetBase;
@@ -37,7 +39,7 @@ export function BallRestsOn({
   return (
     <RestBox title={title} personId={personId}>
       {leg === null ? (
-        <p className="quiet">Does not count in this race.</p>
+        <p className="quiet">{without}</p>
       ) : (
         <>
           <Figure leg={leg} words={ballWords(leg)} />

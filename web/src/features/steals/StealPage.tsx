@@ -9,6 +9,7 @@ import {
   RunnerSelect,
 } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
+import { HopRisk } from './HopRisk.tsx';
 import { NeededChance } from './NeededChance.tsx';
 import { OtherRunner } from './OtherRunner.tsx';
 import { BallRestsOn, RunRestsOn } from './RestsOn.tsx';
@@ -97,6 +98,7 @@ function Answer({ steal }: { steal: StealInView }) {
           twin={words.twin}
         />
         <p className="steal-threshold">{words.threshold}</p>
+        <HopRisk steal={steal} />
       </section>
       <WhatElse
         steal={view.steal}
@@ -112,6 +114,11 @@ function Answer({ steal }: { steal: StealInView }) {
           personId={names.pitcher.id}
           leg={legs.pitch}
           populations={question.pitcher.populations}
+          without={
+            legs.surprise
+              ? 'He goes once the ball is in the mitt, so the pitch does not count in this race.'
+              : 'Nobody may leave before the pitch reaches the batter, so the pitch does not count in this race.'
+          }
           style={playing.style}
           base={playing.base}
         />
@@ -120,6 +127,7 @@ function Answer({ steal }: { steal: StealInView }) {
           personId={names.catcher.id}
           leg={legs.pop}
           populations={question.catcher.populations}
+          without="Nobody throws: the pitch is the whole race."
           style={playing.style}
           base={playing.base}
         />

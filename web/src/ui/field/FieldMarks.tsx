@@ -30,15 +30,19 @@ export function FieldMark({
   const { view, feetPerPixel } = useDrawing();
   const mark = useRef<SVGGElement>(null);
   const at = toPicture(view, spot);
-  const bind = useDrag(({ xy: [x, y] }) => {
-    const box = mark.current?.ownerSVGElement?.getBoundingClientRect();
-    if (!box || !drag) return;
-    const inPicture = {
-      x: ((x - box.left) / box.width) * view.width,
-      y: ((y - box.top) / box.height) * view.height,
-    };
-    drag.onMove(toField(view, inPicture));
-  });
+  const bind = useDrag(
+    ({ xy: [x, y] }) => {
+      const box = mark.current?.ownerSVGElement?.getBoundingClientRect();
+      if (!box || !drag) return;
+      const inPicture = {
+        x: ((x - box.left) / box.width) * view.width,
+        y: ((y - box.top) / box.height) * view.height,
+      };
+      drag.onMove(toField(view, inPicture));
+    },
+    // The arrow keys go by half feet, not by pixels.
+    { pointer: { keys: false } },
+  );
   const step = (event: KeyboardEvent): void => {
     const by = STEPS[event.key];
     if (!by || !drag) return;

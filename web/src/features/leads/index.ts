@@ -1,0 +1,2 @@
+export { momentOf, useLeads } from './useLeads.ts';
+export { inThrows } from './words.ts';

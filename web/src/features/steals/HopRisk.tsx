@@ -1,0 +1,25 @@
+import { chancePicked } from '@bradyon/core/leads';
+import { inThrows, momentOf, useLeads } from '../leads/index.ts';
+import type { StealInView } from './useSteal.ts';
+
+/** A hop lead has to survive a throw over while he rolls away from the bag. */
+export function HopRisk({ steal: { view, kind, base } }: { steal: StealInView }) {
+  const leads = useLeads();
+  if (!view || kind !== 'hop' || base !== 'second') return null;
+  const { runner, pitcher } = view.names;
+  const move = leads.moveOf(pitcher, 'first');
+  if (!move) return null;
+  const { leadFeet, speed } = view.steal.legs.start;
+  const picked = chancePicked({
+    stance: { leadFeet, corner: 'back', mode: 'going', awaySpeed: speed },
+    level: leads.times.field.level,
+    throwing: momentOf(move),
+    leftHander: pitcher.throws === 'left',
+    own: leads.returnOf(runner),
+  });
+  return (
+    <p className="steal-hop">
+      If they throw over while he rolls he is {inThrows(picked)}: only with a rhythm you know.
+    </p>
+  );
+}
