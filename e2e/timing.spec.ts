@@ -42,7 +42,7 @@ test('from the stopwatch to a call: three taps, a reload, and the sum on Steal',
   await expect(page.getByText('your own rule')).toBeVisible();
 
   // Slide step was never timed: reckoned, and too quick for him.
-  await page.getByText('Slide step').click();
+  await page.getByText('Slide step', { exact: true }).click();
   await expect(page.locator('.verdict')).not.toHaveText('Go');
   await expect(page.getByText('reckoned from the leg lift (1 timed), less .17')).toBeVisible();
 });

@@ -37,7 +37,8 @@ export function Sheet({
           <Printer size={18} aria-hidden="true" /> Print
         </Button>
       </div>
-      <article className={`sheet sheet-${paper}`} aria-label={title}>
+      {/* Focusable: on a phone it is wider than the screen, and scrolls by the keys too. */}
+      <article className={`sheet sheet-${paper}`} aria-label={title} tabIndex={0}>
         {children(paper)}
       </article>
     </div>
