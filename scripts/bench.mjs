@@ -13,6 +13,7 @@ import { ensureChromium } from './system.mjs';
 const INSERTS = 1500;
 const AT_ONCE = 8;
 const TAPS = 60;
+const CHANGES = 30;
 
 await run(async () => {
   ensurePackages();
@@ -122,6 +123,92 @@ async function signInToDemo(address) {
   return { cookie, base, personId, accountId, teamId };
 }
 
+/** From one delivery changed to the board painted again: 20 runners against 6 pitchers. */
+async function benchBoard(page, context, address) {
+  const team = await enterBigSeason(page, address);
+  await page.goto(`${address}/teams/${team}/steals/board`);
+  const quicker = page.getByRole('button', { name: /takes: less/ });
+  await quicker.waitFor();
+  for (const slowdown of [1, 4]) {
+    const session = await context.newCDPSession(page);
+    await session.send('Emulation.setCPUThrottlingRate', { rate: slowdown });
+    const times = await quicker.evaluate(async (button, changes) => {
+      const measured = [];
+      for (let change = 0; change < changes; change += 1) {
+        const start = performance.now();
+        button.click();
+        await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+        measured.push(performance.now() - start);
+        await new Promise((done) => setTimeout(done, 100));
+      }
+      return measured.sort((a, b) => a - b);
+    }, CHANGES);
+    print(`board-20x6-one-delivery-p50-cpu-${slowdown}x`, times[Math.floor(CHANGES * 0.5)], 'ms');
+    print(`board-20x6-one-delivery-p95-cpu-${slowdown}x`, times[Math.floor(CHANGES * 0.95)], 'ms');
+    await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  }
+}
+
+/** A team of 20 runners and an opponent of 6 pitchers, each timed five times. */
+async function enterBigSeason(page, address) {
+  const send = async (path, data) => {
+    const answer = await page.request.post(`${address}/api${path}`, { data });
+    if (!answer.ok()) throw new Error(`${path} was answered with ${answer.status()}`);
+  };
+  const teams = await (await page.request.get(`${address}/api/teams`)).json();
+  const like = { ...teams[0] };
+  // The role is the server's to say.
+  delete like.role;
+  const team = randomUUID();
+  const opponentId = randomUUID();
+  await send('/teams', { ...like, id: team, name: 'Bench' });
+  await send(`/teams/${team}/opponents`, { id: opponentId, name: 'Six pitchers', retired: false });
+  const person = (name, theirs, position) => ({
+    id: randomUUID(),
+    opponentId: theirs ? opponentId : null,
+    number: '',
+    name,
+    throws: 'right',
+    bats: 'right',
+    positions: [position],
+    leadFeet: null,
+    retired: false,
+  });
+  const runners = Array.from({ length: 20 }, (_, nth) => person(`Runner ${nth}`, false, 'CF'));
+  const pitchers = Array.from({ length: 6 }, (_, nth) => person(`Pitcher ${nth}`, true, 'P'));
+  const catcher = person('Catcher', true, 'C');
+  await send(`/teams/${team}/people/import`, { people: [...runners, ...pitchers, catcher] });
+  const five = ({ id }, seconds, what) =>
+    Array.from({ length: 5 }, (_, nth) => ({
+      id: randomUUID(),
+      personId: id,
+      seconds: Number((seconds + nth * 0.02).toFixed(3)),
+      base: 'second',
+      style: null,
+      leadFeet: null,
+      start: null,
+      fromFeet: null,
+      toFeet: null,
+      method: 'import',
+      resolutionSeconds: null,
+      movedFrom: null,
+      takenAt: new Date().toISOString(),
+      ...what,
+    }));
+  await send(`/teams/${team}/readings/import`, {
+    readings: [
+      ...runners.flatMap((each, nth) =>
+        five(each, 3.3 + nth * 0.02, { kind: 'steal', leadFeet: 11.5 }),
+      ),
+      ...pitchers.flatMap((each, nth) =>
+        five(each, 1.3 + nth * 0.04, { kind: 'delivery', style: 'legLift' }),
+      ),
+      ...five(catcher, 2.1, { kind: 'pop' }),
+    ],
+  });
+  return team;
+}
+
 /** The first load of Time in compressed kilobytes, and the time from a tap to the next painted frame. */
 async function benchBrowser(address, executablePath) {
   const { chromium } = await import('../e2e/browser.mjs');
@@ -181,6 +268,7 @@ async function benchBrowser(address, executablePath) {
       print(`tap-to-paint-p50-cpu-${slowdown}x`, times[Math.floor(TAPS * 0.5)], 'ms');
       print(`tap-to-paint-p95-cpu-${slowdown}x`, times[Math.floor(TAPS * 0.95)], 'ms');
     }
+    await benchBoard(first, fresh, address);
   } finally {
     await browser.close();
   }

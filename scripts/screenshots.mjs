@@ -72,15 +72,26 @@ async function takeAll(browser, address) {
     const work = page.getByRole('navigation', { name: 'Work' });
     await work.getByRole('link', { name: 'Steal' }).click();
     await page.getByRole('heading', { name: /^Steal/ }).waitFor();
-    await page.getByLabel('Runner').selectOption({ label: '4 Dara Whitlock' });
+    await page.getByLabel('Runner', { exact: true }).selectOption({ label: '2 Ines Okafor' });
     await take('steal');
     if (device === '-night') {
       await context.close();
       continue;
     }
-    await work.getByRole('link', { name: 'Team' }).click();
-    await take('team');
     if (device === '') {
+      await page.getByRole('link', { name: 'Board' }).click();
+      await page.getByRole('table').waitFor();
+      await take('board');
+      await page.getByRole('link', { name: 'Go-card' }).click();
+      await page.getByRole('article').waitFor();
+      await take('go-card');
+    }
+    await work.getByRole('link', { name: 'Leads' }).click();
+    await page.locator('.field').waitFor();
+    await take('leads');
+    await work.getByRole('link', { name: 'Team' }).click();
+    if (device === '') {
+      await take('team');
       await page.getByRole('link', { name: 'Dara Whitlock' }).click();
       await take('person');
       await work.getByRole('link', { name: 'Team' }).click();

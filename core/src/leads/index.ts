@@ -30,7 +30,9 @@ export {
   coverOfThird,
   coverSeconds,
   longestLead,
+  longestLeadBetween,
   type Cover,
+  type DoubtfulThrow,
   type Moment,
   type Throw,
 } from './picked.ts';

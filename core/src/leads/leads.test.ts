@@ -16,6 +16,7 @@ import {
   hipsOf,
   judgeLeaving,
   longestLead,
+  longestLeadBetween,
   ownReturn,
   picksAtSecond,
   rangeShown,
@@ -216,6 +217,27 @@ describe('any lead', () => {
     const throwing = { meanSeconds: 1.1, sdSeconds: 0.08 };
     const toBase = { stance: { ...standing, leadFeet: 10 }, level, throwing, leftHander: false };
     expect(() => longestLead(toBase, 0)).toThrow('between 0 and 1');
+  });
+
+  it('lies between what the doubt of the times allows, and the doubt narrows it', () => {
+    const level = LEVELS.hs;
+    const stance: Stance = { ...standing, leadFeet: 10 };
+    const move = (meanSdSeconds: number) => ({
+      meanSeconds: 1.1,
+      spreadSeconds: 0.08,
+      meanSdSeconds,
+      sdSeconds: Math.hypot(0.08, meanSdSeconds),
+      freedom: 20,
+    });
+    const own = { laterSeconds: 0, sdSeconds: 0.03 };
+    const between = (meanSd: number) =>
+      longestLeadBetween({ stance, level, throwing: move(meanSd), leftHander: false, own }, 0.02);
+    const [short, long] = between(0.06);
+    const safe = longestLead({ stance, level, throwing: move(0.06), leftHander: false, own }, 0.02);
+    expect(short).toBeLessThan(safe);
+    expect(safe).toBeLessThan(long);
+    const [shorter, longer] = between(0.02);
+    expect(longer - shorter).toBeLessThan(long - short);
   });
 
   it('costs more coming back than it wins going, side by side', () => {

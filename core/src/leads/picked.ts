@@ -1,6 +1,6 @@
 import { normalCdf } from '../maths/index.ts';
 import { timeToCover } from '../sprint/index.ts';
-import type { Level } from '../timing/index.ts';
+import type { Level, Spread } from '../timing/index.ts';
 import {
   returnSdSeconds,
   returnSeconds,
@@ -126,6 +126,39 @@ export function longestLead(toBase: Throw, risk: number): number {
   return longestWithin(risk, (leadFeet) =>
     chancePicked({ ...toBase, stance: { ...toBase.stance, leadFeet } }),
   );
+}
+
+/** A throw whose times are known with some doubt. */
+export interface DoubtfulThrow extends Omit<Throw, 'throwing'> {
+  throwing: Spread;
+}
+
+/** Eight times in ten a normal number lies within this many deviations. */
+const EIGHT_IN_TEN = 1.2816;
+
+/**
+ * Where the longest safe lead lies, eight times in ten, when the pitcher's move and the runner's
+ * return may be off by what is in doubt of them; the unevenness of each try stays.
+ * @param risk chance to be out given a throw, between 0 and 1
+ */
+export function longestLeadBetween(
+  { throwing, own, ...rest }: DoubtfulThrow,
+  risk: number,
+): [shortest: number, longest: number] {
+  const doubt = EIGHT_IN_TEN * Math.hypot(throwing.meanSdSeconds, own?.sdSeconds ?? 0);
+  const withMove = (laterSeconds: number): number =>
+    longestLead(
+      {
+        ...rest,
+        own: { laterSeconds: own?.laterSeconds ?? 0, sdSeconds: 0 },
+        throwing: {
+          meanSeconds: throwing.meanSeconds + laterSeconds,
+          sdSeconds: throwing.spreadSeconds,
+        },
+      },
+      risk,
+    );
+  return [withMove(-doubt), withMove(doubt)];
 }
 
 /** The longest lead at which a chance that rises with the lead is within the risk, to a ten-thousandth of a foot. */

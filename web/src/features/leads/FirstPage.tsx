@@ -4,12 +4,14 @@ import {
   coverOfSecond,
   LEAD_MODES,
   longestLead,
+  longestLeadBetween,
   returnSeconds,
   stepsToLead,
   tagsAtBase,
   type LeadMode,
   type Throw,
 } from '@bradyon/core/leads';
+import { spreadOf } from '@bradyon/core/timing';
 import { lazy, Suspense } from 'react';
 import Button from 'react-bootstrap/Button';
 import {
@@ -83,6 +85,10 @@ function First({ leads, out }: { leads: Leads; out: Out }) {
   const picked = chancePicked(asked);
   const longest = LEAD_MODES.map((mode) => ({ mode, feet: longestLead(toBase(mode), draft.risk) }));
   const safe = longest.find(({ mode }) => mode === draft.mode)?.feet ?? 0;
+  const [shortest, farthest] = longestLeadBetween(
+    { ...asked, throwing: spreadOf(move) },
+    draft.risk,
+  );
 
   const path = { from: baseSpot('first', baseFeet), to: baseSpot('second', baseFeet) };
   const at = (along: number, left = 0) => offPath(path, { along, left });
@@ -180,6 +186,9 @@ function First({ leads, out }: { leads: Leads; out: Out }) {
           <p className="lead-first">
             <strong className="figure">{safeFeet(safe)}</strong> longest safe{' '}
             {MODE_TEXT[draft.mode].toLowerCase()} lead
+          </p>
+          <p className="quiet">
+            The times leave room from {safeFeet(shortest)} to {safeFeet(farthest)}.
           </p>
           <p role="status">
             At {feet(leadFeet)} he is {inThrows(picked)}

@@ -70,6 +70,8 @@ function Third({ leads, out: { runner, pitcher, catcher } }: { leads: Leads; out
         ? walk.endFeet
         : FLOAT_FEET;
 
+  // There the third baseman stands on the plate side of the bag.
+  const backInFoul = team.ruleset.sport === 'softball';
   const path = { from: baseSpot('third', baseFeet), to: baseSpot('home', baseFeet) };
   // Running home from third, foul ground is on the right.
   const at = (along: number, foul = FOUL_FEET) => offPath(path, { along, left: -foul });
@@ -94,8 +96,15 @@ function Third({ leads, out: { runner, pitcher, catcher } }: { leads: Leads; out
             label={`Third base. ${runner.name} is ${feet(leadFeet)} off, in foul ground.`}
           >
             <FieldWay tone="runner" spots={[at(1), at(leadFeet)]} />
-            {/* Back in fair ground: the throw from the plate has to come past him. */}
-            <FieldWay tone="ball" spots={[at(leadFeet), at(leadFeet / 2, -1.5), at(1, -0.5)]} />
+
+            <FieldWay
+              tone="ball"
+              spots={
+                backInFoul
+                  ? [at(leadFeet), at(leadFeet / 2, FOUL_FEET + 2), at(1, 1)]
+                  : [at(leadFeet), at(leadFeet / 2, -1.5), at(1, -0.5)]
+              }
+            />
             <FieldTick
               spot={at(longest, 0)}
               along={at(longest + 1, 0)}
@@ -152,8 +161,10 @@ function Third({ leads, out: { runner, pitcher, catcher } }: { leads: Leads; out
             />
           </FieldView>
           <p className="quiet lead-hint">
-            Out in foul ground, so that a batted ball that hits him is only foul; back in fair
-            ground, in the way of the throw.
+            Out in foul ground, so that a batted ball that hits him is only foul; back{' '}
+            {backInFoul
+              ? 'in foul ground too: in softball the third baseman is on the plate side of the bag.'
+              : 'in fair ground, in the way of the throw.'}
           </p>
         </section>
         <section className="card-box lead-answer">
@@ -200,9 +211,8 @@ function Third({ leads, out: { runner, pitcher, catcher } }: { leads: Leads; out
             </p>
           )}
           <p className="quiet">
-            Land on the right foot: from there both home and the dive back are open. In softball the
-            third baseman stands on the plate side of the bag, so there he comes back in foul
-            ground.
+            Land on the right foot: from there both home and the dive back are open. Shoulders
+            square to the plate.
           </p>
         </section>
       </div>

@@ -77,12 +77,12 @@ export function TradeOff({
       series: [
         line(
           'safe at second',
-          colour('--pine'),
+          colour('--pine-ink'),
           data.map((point) => [point.leadFeet, point.safe * 100]),
         ),
         line(
           'out on a throw over',
-          colour('--clay'),
+          colour('--clay-ink'),
           data.map((point) => [point.leadFeet, point.picked * 100]),
         ),
         {

@@ -34,7 +34,8 @@ export function inThrows(chance: number): string {
   if (chance < 0.001) return 'out on fewer than 1 throw in 1000';
   if (chance > 0.4) return `out on ${String(Math.round(chance * 10))} throws in 10`;
   // To two figures: more would be make-believe.
-  return `out on 1 throw in ${String(Number((1 / chance).toPrecision(2)))}`;
+  const times = Math.round(Number((1 / chance).toPrecision(2)));
+  return `out on 1 throw in ${String(times)}`;
 }
 
 /** Feet as a lead is said, a longest one rounded the safe way: down to the half foot. */

@@ -1,11 +1,17 @@
 import type { Person } from '@bradyon/core/people';
-import { memo, useRef, type KeyboardEvent } from 'react';
+import { memo, useEffect, useRef, type KeyboardEvent, type RefObject } from 'react';
 import { percent, VerdictBadge } from '../../ui/index.ts';
 import { personLabel } from '../people/index.ts';
 import type { BoardCell, BoardRow } from './board.ts';
 
+const ROW_HEAD_PIXELS = 118;
+const COLUMN_PIXELS = 150;
+
+type Open = (row: BoardRow, column: number) => void;
+
 /**
  * The table of races. One stop of the tab key; arrow keys move from race to race, Enter opens one.
+ * A race is drawn again only when it changes: one delivery costs one column.
  */
 export function BoardTable({
   rows,
@@ -21,22 +27,22 @@ export function BoardTable({
   rowNote: (row: BoardRow) => string;
   /** Absent: the columns are not chosen from. */
   onChoose?: ((person: Person) => void) | undefined;
-  onOpen: (row: BoardRow, column: number) => void;
+  onOpen: Open;
 }) {
   const table = useRef<HTMLTableElement>(null);
-  const move = (event: KeyboardEvent, row: number, column: number): void => {
-    const step = STEPS[event.key];
-    if (!step) return;
-    event.preventDefault();
-    table.current
-      ?.querySelector<HTMLElement>(
-        `[data-at="${String(row + step[0])}-${String(column + step[1])}"]`,
-      )
-      ?.focus();
-  };
+  // The cells outlive the rows they were drawn with: they ask for the newest.
+  const newest = useRef({ rows, onOpen });
+  useEffect(() => {
+    newest.current = { rows, onOpen };
+  });
   return (
     <div className="board-scroll">
-      <table className="board card-box" ref={table}>
+      <table
+        className="board card-box"
+        ref={table}
+        // Columns of a set width: nothing has to be measured anew when a race changes.
+        style={{ minWidth: `${String(ROW_HEAD_PIXELS + columns.length * COLUMN_PIXELS)}px` }}
+      >
         <thead>
           <tr>
             <th scope="col">{corner}</th>
@@ -71,21 +77,14 @@ export function BoardTable({
                 <small className="figure">{rowNote(row)}</small>
               </th>
               {row.cells.map((cell, column) => (
-                <td key={columns[column]?.person.id} className={`board-cell board-${cell.verdict}`}>
-                  <button
-                    type="button"
-                    data-at={`${String(at)}-${String(column)}`}
-                    tabIndex={at === 0 && column === 0 ? 0 : -1}
-                    onKeyDown={(event) => {
-                      move(event, at, column);
-                    }}
-                    onClick={() => {
-                      onOpen(row, column);
-                    }}
-                  >
-                    <Race cell={cell} />
-                  </button>
-                </td>
+                <Race
+                  key={columns[column]?.person.id}
+                  cell={cell}
+                  at={at}
+                  column={column}
+                  table={table}
+                  newest={newest}
+                />
               ))}
             </tr>
           ))}
@@ -102,23 +101,52 @@ const STEPS: Record<string, [row: number, column: number]> = {
   ArrowRight: [0, 1],
 };
 
-/** Drawn again only when its own race changes. */
-const Race = memo(function Race({ cell }: { cell: BoardCell }) {
+const Race = memo(function Race({
+  cell,
+  at,
+  column,
+  table,
+  newest,
+}: {
+  cell: BoardCell;
+  at: number;
+  column: number;
+  table: RefObject<HTMLTableElement | null>;
+  newest: RefObject<{ rows: readonly BoardRow[]; onOpen: Open }>;
+}) {
   const { verdict, chance, spareSeconds, slowestSeconds } = cell;
+  const move = (event: KeyboardEvent): void => {
+    const step = STEPS[event.key];
+    if (!step) return;
+    event.preventDefault();
+    const next = `[data-at="${String(at + step[0])}-${String(column + step[1])}"]`;
+    table.current?.querySelector<HTMLElement>(next)?.focus();
+  };
   return (
-    <>
-      <VerdictBadge verdict={verdict} small />
-      <span className="board-chance figure">{percent(chance)}</span>
-      <span className="board-words">
-        {slowestSeconds === null ? '' : `${slowestSeconds.toFixed(2)} or slower`}
-        {spareSeconds !== null && (
-          <>
-            <span className="visually-hidden">, </span>
-            <span>{spareWords(spareSeconds)}</span>
-          </>
-        )}
-      </span>
-    </>
+    <td className={`board-cell board-${verdict}`}>
+      <button
+        type="button"
+        data-at={`${String(at)}-${String(column)}`}
+        tabIndex={at === 0 && column === 0 ? 0 : -1}
+        onKeyDown={move}
+        onClick={() => {
+          const row = newest.current.rows[at];
+          if (row) newest.current.onOpen(row, column);
+        }}
+      >
+        <VerdictBadge verdict={verdict} small />
+        <span className="board-chance figure">{percent(chance)}</span>
+        <span className="board-words">
+          {slowestSeconds === null ? '' : `${slowestSeconds.toFixed(2)} or slower`}
+          {spareSeconds !== null && (
+            <>
+              <span className="visually-hidden">, </span>
+              <span>{spareWords(spareSeconds)}</span>
+            </>
+          )}
+        </span>
+      </button>
+    </td>
   );
 });
 

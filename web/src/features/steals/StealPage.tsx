@@ -140,6 +140,12 @@ function Answer({ steal }: { steal: StealInView }) {
         />
       </div>
       <OtherRunner steal={steal} />
+      {!question.field.ruleset.devicesAllowed && (
+        <p className="steal-card-hint">
+          No devices in the box under your rules:{' '}
+          <Link to={`/teams/${teamId}/steals/card`}>print the go-card</Link>.
+        </p>
+      )}
       <p className="steal-care quiet">
         Tag and throw are typical for the level
         {legs.jump?.basis === 'timed' ? '' : ', so is the jump'}; hatched: not this player&rsquo;s
