@@ -5,10 +5,31 @@ import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
 /** Core features, lowest first: each may import only those before it. */
-const CORE_ORDER = ['units', 'maths', 'rules', 'people', 'timing', 'files', 'sprint', 'leads', 'steals'];
+const CORE_ORDER = [
+  'units',
+  'maths',
+  'rules',
+  'people',
+  'timing',
+  'files',
+  'sprint',
+  'leads',
+  'steals',
+];
 const FEATURES = {
   server: ['accounts', 'teams', 'people', 'timing', 'leads', 'gates', 'files'],
-  web: ['accounts', 'teams', 'people', 'timing', 'thumb', 'clip', 'gates', 'files', 'leads', 'steals'],
+  web: [
+    'accounts',
+    'teams',
+    'people',
+    'timing',
+    'thumb',
+    'clip',
+    'gates',
+    'files',
+    'leads',
+    'steals',
+  ],
 };
 
 const coreZones = CORE_ORDER.flatMap((feature, index) =>

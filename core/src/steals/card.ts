@@ -18,6 +18,9 @@ export interface GoCardRow<Id> {
 export interface GoCard<Id> {
   /** The catcher's own pop among the columns. */
   ownPopSeconds: number;
+  /** What the battery's part rests on. */
+  pitch: Leg;
+  pop: Leg;
   rows: GoCardRow<Id>[];
 }
 
@@ -40,6 +43,7 @@ export function roundedUp(seconds: number): number {
  * unevenness and doubt in it.
  * @param runners with the id they are listed by; each with the same pitcher and catcher
  * @param toEachSide how many columns beside the catcher's own on each side
+ * @returns null without runners, and where the pitch or a throw does not count
  */
 export function goCard<Id>(
   runners: readonly { id: Id; question: StealQuestion }[],
@@ -47,11 +51,14 @@ export function goCard<Id>(
   toEachSide: number,
 ): GoCard<Id> | null {
   const judged = runners.map(({ id, question }) => ({ id, steal: judgeSteal(question, judging) }));
-  const ownPopSeconds = judged[0]?.steal.legs.pop?.spread.meanSeconds;
-  if (ownPopSeconds === undefined) return null;
+  const { pitch, pop } = judged[0]?.steal.legs ?? { pitch: null, pop: null };
+  if (pitch === null || pop === null) return null;
+  const ownPopSeconds = pop.spread.meanSeconds;
   const columns = columnsAround(ownPopSeconds, toEachSide);
   return {
     ownPopSeconds,
+    pitch,
+    pop,
     rows: judged.map(({ id, steal }) => ({
       id,
       run: steal.legs.run,

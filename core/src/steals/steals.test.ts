@@ -25,9 +25,12 @@ import {
   roundedUp,
   runningGame,
   sharpestNext,
+  startOf,
   stealKinds,
   type DelayedRace,
   type Judging,
+  type StealBase,
+  type StealKind,
   type StealQuestion,
 } from './index.ts';
 
@@ -320,6 +323,29 @@ describe('other ways to go', () => {
     }
   });
 
+  it('start where the base, the kind and the rules say', () => {
+    const start = (
+      kind: StealKind,
+      base: StealBase,
+      lead: number | null,
+      ruleset = PRESETS.fullSizeSeven,
+    ) => startOf(kind, base, ruleset, lead);
+    expect(start('straight', 'second', null)).toEqual({ leadFeet: 11.5, speed: 0 });
+    expect(start('hop', 'second', 12.5)).toEqual({ leadFeet: 12.5, speed: 4 });
+    expect(start('straight', 'third', 12.5)).toEqual({ leadFeet: 16, speed: 0 });
+    expect(start('hop', 'third', null)).toEqual({ leadFeet: 18, speed: 4 });
+    expect(start('standing', 'second', null, PRESETS.smallDiamond)).toEqual({
+      leadFeet: 0,
+      speed: 0,
+    });
+    expect(start('rocker', 'second', null, PRESETS.fastpitch43)).toEqual({
+      leadFeet: 2.5,
+      speed: 7,
+    });
+    // Shorter paths get shorter leads.
+    expect(start('delayed', 'second', null, PRESETS.intermediate).leadFeet).toBeLessThan(20);
+  });
+
   it('the rules decide which there are', () => {
     expect(stealKinds(PRESETS.fullSizeSeven, 'third')).toEqual(['straight', 'hop']);
     expect(stealKinds(PRESETS.fastpitch43, 'second')).toEqual(['rocker', 'standing']);
@@ -423,6 +449,13 @@ describe('the go-card', () => {
       0, 0, 0, 0,
     ]);
     expect(pops).toHaveLength(5);
+  });
+
+  it('says what the battery’s part rests on, and is none where the pitch does not count', () => {
+    expect([card?.pitch.count, card?.pop.count]).toEqual([400, 400]);
+    const field = fieldAt('u12', PRESETS.smallDiamond);
+    expect(goCard([{ id: 'dara', question: ask({ field }) }], judging, 2)).toBeNull();
+    expect(goCard([], judging, 2)).toBeNull();
   });
 
   it('agrees with the screen to the hundredth, rounded up', () => {

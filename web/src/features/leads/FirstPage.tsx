@@ -5,15 +5,12 @@ import {
   LEAD_MODES,
   longestLead,
   longestLeadBetween,
-  returnSeconds,
   stepsToLead,
-  tagsAtBase,
   type LeadMode,
   type Throw,
 } from '@bradyon/core/leads';
 import { spreadOf } from '@bradyon/core/timing';
 import { lazy, Suspense } from 'react';
-import Button from 'react-bootstrap/Button';
 import {
   baseSpot,
   FieldFoot,
@@ -24,19 +21,11 @@ import {
   halfFeet,
   offPath,
 } from '../../ui/field/index.ts';
-import {
-  Choice,
-  feet,
-  giveOrTake,
-  notify,
-  RaceView,
-  seconds,
-  timesCount,
-  type Lane,
-} from '../../ui/index.ts';
-import { useSavePerson } from '../people/index.ts';
+import { Choice, feet, giveOrTake, seconds, timesCount } from '../../ui/index.ts';
+import { KeepLead } from './KeepLead.tsx';
 import { LeadCare, LeadPage, type Out } from './LeadPage.tsx';
 import { RISKS, useLeadDraft } from './leadStore.ts';
+import { ReturnRace } from './ReturnRace.tsx';
 import { Secondary } from './Secondary.tsx';
 import { TestDives } from './TestDives.tsx';
 import { momentOf, type Leads } from './useLeads.ts';
@@ -234,99 +223,4 @@ function ownWords({ timed, dived, laterSeconds }: ReturnType<Leads['returnOf']>)
     ...(dived > 0 ? [`${String(dived)} test dives`] : []),
   ].join(', ');
   return `He gets back ${than} (${rests}).`;
-}
-
-/** The throw over against the dive back, as every race is drawn. */
-function ReturnRace({ asked, move, own }: { asked: Throw; move: number; own: number }) {
-  const { stance, level, leftHander } = asked;
-  const back = returnSeconds(stance, level, leftHander, asked.own);
-  const read = level.back.reactSeconds + own;
-  const [tag] = tagsAtBase(level, stance.corner);
-  const tagSeconds = tag?.seconds ?? 0;
-  const ball = move + tagSeconds;
-  const spare = ball - back;
-  const lanes: [Lane, Lane] = [
-    {
-      title: `Ball ${seconds(ball)}`,
-      tone: 'ball',
-      legs: [
-        { label: 'Move and throw', seconds: move, own: true },
-        { label: 'tag', seconds: tagSeconds, own: true },
-      ],
-      spreadSeconds: Math.hypot(asked.throwing.sdSeconds, tag?.sdSeconds ?? 0),
-    },
-    {
-      title: `Runner ${seconds(back)}`,
-      tone: 'runner',
-      legs: [
-        { label: 'read', seconds: Math.max(0.05, read), own: true },
-        { label: 'Dive back', seconds: back - Math.max(0.05, read), own: true },
-      ],
-      spreadSeconds: Math.hypot(level.back.reactSdSeconds, level.back.moveSdSeconds),
-    },
-  ];
-  const gap = `${seconds(Math.abs(spare))} ${spare >= 0 ? 'to spare' : 'short'}`;
-  return (
-    <RaceView
-      lanes={lanes}
-      gapWords={gap}
-      gapGood={spare >= 0}
-      twin={`The throw over with its tag takes ${seconds(ball)}, the runner is back in ${seconds(back)}: ${gap}.`}
-    />
-  );
-}
-
-/** The lead that the other screens reckon with. */
-function KeepLead({
-  leads,
-  out: { runner },
-  leadFeet,
-}: {
-  leads: Leads;
-  out: Out;
-  leadFeet: number;
-}) {
-  const save = useSavePerson(leads.team.id);
-  const keep = (value: number | null): void => {
-    const before = runner.leadFeet;
-    save.mutate(
-      { row: { ...runner, leadFeet: value }, isNew: false },
-      {
-        onSuccess: () => {
-          useLeadDraft.setState({ first: null });
-          notify(
-            value === null ? 'The usual lead again' : `${runner.name} leads off ${feet(value)}`,
-            () => {
-              save.mutate({ row: { ...runner, leadFeet: before }, isNew: false });
-            },
-          );
-        },
-        onError: ({ message }) => {
-          notify(`His lead is not kept: ${message}`);
-        },
-      },
-    );
-  };
-  return (
-    <div className="lead-keep">
-      <Button
-        disabled={runner.leadFeet === leadFeet || save.isPending}
-        onClick={() => {
-          keep(leadFeet);
-        }}
-      >
-        Keep {feet(leadFeet)} as his lead
-      </Button>
-      {runner.leadFeet !== null && (
-        <Button
-          variant="link"
-          onClick={() => {
-            keep(null);
-          }}
-        >
-          Back to the usual {feet(leads.usualLeadFeet)}
-        </Button>
-      )}
-    </div>
-  );
 }

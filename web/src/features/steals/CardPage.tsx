@@ -101,19 +101,10 @@ function Card({
       TO_EACH_SIDE[paper],
     );
   const them = opponents.find(({ id }) => id === lineup.facing)?.name ?? 'ourselves';
-  if (
-    !card ||
-    card.rows.every(({ cells }) => cells.every(({ slowestSeconds }) => slowestSeconds === null))
-  ) {
+  if (!card) {
     return <p>The pitch does not count under these rules: judge by the throw alone, on Steal.</p>;
   }
   const byId = new Map(lineup.runners.map((runner) => [runner.id, runner]));
-  const pitch = times
-    .of(pitcher)
-    .find(({ context }) => context.kind === 'delivery' || context.kind === 'flight');
-  const pops = times
-    .of(catcher)
-    .find(({ context }) => context.kind === 'pop' && context.base === base);
   const today = new Intl.DateTimeFormat('en', { dateStyle: 'medium' }).format(new Date());
   return (
     <>
@@ -129,10 +120,9 @@ function Card({
       <Table card={card} byId={byId} paper={paper} catcher={catcher} />
       <p>
         <small>
-          {today}. Pitch: {countWords(pitch?.estimate?.count)}; throw:{' '}
-          {countWords(pops?.estimate?.count)}. Every figure is rounded up. * not his own times:
-          typical for the level. The umpire and the league&rsquo;s book decide; slide only as
-          trained.
+          {today}. Pitch: {restsOn(card.pitch)}; throw: {restsOn(card.pop)}. Every figure is rounded
+          up. * not his own times: typical for the level. The umpire and the league&rsquo;s book
+          decide; slide only as trained.
         </small>
       </p>
     </>
@@ -206,8 +196,9 @@ function Table({
   );
 }
 
-function countWords(count: number | undefined): string {
-  return count ? `${String(count)} timed` : 'typical for the level *';
+function restsOn({ basis, count }: Leg): string {
+  if (basis === 'typical') return 'typical for the level *';
+  return basis === 'timed' ? `${String(count)} timed` : `reckoned from ${String(count)} leg lifts`;
 }
 
 function runWords({ basis, count }: Leg): string {

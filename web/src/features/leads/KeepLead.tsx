@@ -1,0 +1,61 @@
+import Button from 'react-bootstrap/Button';
+import { feet, notify } from '../../ui/index.ts';
+import { useSavePerson } from '../people/index.ts';
+import type { Out } from './LeadPage.tsx';
+import { useLeadDraft } from './leadStore.ts';
+import type { Leads } from './useLeads.ts';
+
+/** The lead that the other screens reckon with. */
+export function KeepLead({
+  leads,
+  out: { runner },
+  leadFeet,
+}: {
+  leads: Leads;
+  out: Out;
+  leadFeet: number;
+}) {
+  const save = useSavePerson(leads.team.id);
+  const keep = (value: number | null): void => {
+    const before = runner.leadFeet;
+    save.mutate(
+      { row: { ...runner, leadFeet: value }, isNew: false },
+      {
+        onSuccess: () => {
+          useLeadDraft.setState({ first: null });
+          notify(
+            value === null ? 'The usual lead again' : `${runner.name} leads off ${feet(value)}`,
+            () => {
+              save.mutate({ row: { ...runner, leadFeet: before }, isNew: false });
+            },
+          );
+        },
+        onError: ({ message }) => {
+          notify(`His lead is not kept: ${message}`);
+        },
+      },
+    );
+  };
+  return (
+    <div className="lead-keep">
+      <Button
+        disabled={runner.leadFeet === leadFeet || save.isPending}
+        onClick={() => {
+          keep(leadFeet);
+        }}
+      >
+        Keep {feet(leadFeet)} as his lead
+      </Button>
+      {runner.leadFeet !== null && (
+        <Button
+          variant="link"
+          onClick={() => {
+            keep(null);
+          }}
+        >
+          Back to the usual {feet(leads.usualLeadFeet)}
+        </Button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,20 @@
+import { describe, expect, it } from 'vitest';
+import { inThrows, safeFeet } from './words.ts';
+
+describe('a chance to be picked', () => {
+  it('is said as coaches say it, in no more figures than there is reason for', () => {
+    expect(inThrows(0.02)).toBe('out on 1 throw in 50');
+    expect(inThrows(0.00196)).toBe('out on 1 throw in 510');
+    expect(inThrows(0.3)).toBe('out on 1 throw in 3');
+    expect(inThrows(0.55)).toBe('out on 6 throws in 10');
+    expect(inThrows(0.00001)).toBe('out on fewer than 1 throw in 1000');
+  });
+});
+
+describe('a longest lead', () => {
+  it('is rounded down to the half foot, never up', () => {
+    expect(safeFeet(12.99)).toBe('12.5\u00a0ft');
+    expect(safeFeet(13)).toBe('13\u00a0ft');
+    expect(safeFeet(13.4999999)).toBe('13\u00a0ft');
+  });
+});
