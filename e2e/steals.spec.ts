@@ -57,7 +57,7 @@ test('the board moves with one delivery, opens a race, and the card says what th
     .getByRole('combobox', { name: 'Runner', exact: true })
     .locator('option:checked')
     .innerText();
-  await page.getByRole('link', { name: 'Go-card' }).click();
+  await page.getByRole('link', { name: 'Go-card', exact: true }).click();
   const card = page.getByRole('article', { name: 'Go-card' });
   await expect(card.getByRole('row', { name: runner }).locator('td.sheet-own')).toHaveText(
     threshold,

@@ -1,0 +1,49 @@
+export { chainOf, type Batting, type Chain, type Transition } from './chain.ts';
+export { PLAY_LEVELS } from './playLevels.ts';
+export {
+  describeAdvanceMisfit,
+  describeRatesMisfit,
+  EVENTS,
+  NO_SITUATION,
+  type Advance,
+  type BattingEvent,
+  type BattingRates,
+  type BuntOutcomes,
+  type ByOuts,
+  type PlayLevel,
+  type Situation,
+} from './rates.ts';
+export { MOST_RUNS, runDistributions, runExpectancies, scoringChances } from './runs.ts';
+export {
+  baseOut,
+  basesOf,
+  isOver,
+  loadOf,
+  outsOf,
+  overWith,
+  runnersOn,
+  stateLabel,
+  STATES,
+  type BaseOut,
+  type Bases,
+} from './state.ts';
+export {
+  describeStandingMisfit,
+  HALVES,
+  plainRules,
+  winBook,
+  type GameRules,
+  type Half,
+  type Standing,
+  type WinBook,
+} from './book.ts';
+export { halfEnds, sideOf, sideRunExpectancies, type HalfEnds, type Side } from './side.ts';
+export {
+  breakEvenOf,
+  breakEvensAt,
+  GAMBLES,
+  type BreakEven,
+  type Gamble,
+  type Needed,
+} from './breakEven.ts';
+export { byRuns, byWin, type Value } from './value.ts';

@@ -1,0 +1,48 @@
+import type { Standing, WinBook } from './book.ts';
+import { baseOut, type Bases } from './state.ts';
+
+/**
+ * What a half-inning that has come to this is worth to the team at bat, in runs or in chance to win:
+ * every decision is written once on top of it.
+ * @param outs before the next play; 3 or more: the half is over
+ * @param runs scored since the situation that is asked about
+ * @param done batters whose plate appearance is over since then
+ */
+export type Value = (bases: Bases, outs: number, runs: number, done?: number) => number;
+
+/**
+ * In runs still expected.
+ * @param expectancies by spot and state, as sideRunExpectancies gives them; one list for an average side
+ * @param spot who is up, from 0
+ */
+export function byRuns(expectancies: readonly (readonly number[])[], spot = 0): Value {
+  return (bases, outs, runs, done = 0) => {
+    if (outs >= 3) return runs;
+    const own = expectancies[(spot + done) % expectancies.length];
+    return runs + (own?.[baseOut(bases, outs)] ?? 0);
+  };
+}
+
+/**
+ * In the chance that the team at bat wins.
+ * @param standing the situation; its state is not asked
+ * @param spots how many bat in turn
+ */
+export function byWin(book: WinBook, standing: Omit<Standing, 'state'>, spots = 1): Value {
+  const { half, homeLead, homeSpot = 0, awaySpot = 0, runsThisHalf = 0 } = standing;
+  const ours = half === 'bottom';
+  return (bases, outs, runs, done = 0) => {
+    const spot = ((ours ? homeSpot : awaySpot) + done) % spots;
+    const now = {
+      ...standing,
+      homeLead: ours ? homeLead + runs : homeLead - runs,
+      homeSpot: ours ? spot : homeSpot,
+      awaySpot: ours ? awaySpot : spot,
+      runsThisHalf: runsThisHalf + runs,
+    };
+    // A run that ends the game, or the half by its limit, ends it now.
+    const over = outs >= 3 || book.isEnded(now);
+    const home = over ? book.afterHalf(now) : book.at({ ...now, state: baseOut(bases, outs) });
+    return ours ? home : 1 - home;
+  };
+}
