@@ -80,7 +80,7 @@ export function describeStandingMisfit(
   return null;
 }
 
-function leadThatEnds({ runRules }: GameRules, inning: number): number {
+export function leadThatEnds({ runRules }: GameRules, inning: number): number {
   return Math.min(
     Number.POSITIVE_INFINITY,
     ...runRules.filter(({ after }) => inning >= after).map(({ lead }) => lead),

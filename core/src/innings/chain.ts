@@ -93,6 +93,12 @@ export class Steps {
     this.keep(overWith(left), runs, chance, finished);
   }
 
+  /** A step that is known already, of another chain from the same state. */
+  take({ to, runs, chance }: Transition): void {
+    const finished = runs + loadOf(to) - loadOf(this.from);
+    this.keep(to, runs, chance, finished === 0 ? 0 : 1);
+  }
+
   list(): Transition[] {
     return [...this.byEnd.values()];
   }

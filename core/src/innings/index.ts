@@ -47,3 +47,28 @@ export {
   type Needed,
 } from './breakEven.ts';
 export { byRuns, byWin, type Value } from './value.ts';
+export {
+  CONTACT,
+  contactValue,
+  INFIELDS,
+  sacrificeChain,
+  squeezeValue,
+  stepWorth,
+  twoStrikeRates,
+  USUAL_SQUEEZE,
+  walkValue,
+  type ContactShares,
+  type Infield,
+  type SqueezeOutcomes,
+} from './tactics.ts';
+export {
+  ACTIONS,
+  policyByRuns,
+  policyByWin,
+  tacticsOf,
+  type Action,
+  type RunPolicy,
+  type StealChances,
+  type Tactics,
+  type WinPolicy,
+} from './policy.ts';

@@ -6,19 +6,27 @@ import {
   byRuns,
   byWin,
   chainOf,
+  CONTACT,
+  contactValue,
   describeStandingMisfit,
   PLAY_LEVELS,
+  policyByRuns,
+  policyByWin,
   runDistributions,
   runExpectancies,
+  sacrificeChain,
   scoringChances,
   sideOf,
   sideRunExpectancies,
   stateLabel,
+  stepWorth,
+  tacticsOf,
   winBook,
   type Batting,
   type BreakEven,
   type Gamble,
   type GameRules,
+  type Value,
 } from './index.ts';
 
 const near = (value: number | undefined, agreed: number, tolerance: number): void => {
@@ -173,6 +181,78 @@ describe.each(VECTOR_LEVELS)('a game at %s', (name) => {
           ...('awaySpot' in cell && { awaySpot: cell.awaySpot }),
         });
         near(found, cell.homeWin, vectors.tolerance.lineup);
+      }
+    }
+  });
+});
+
+/** The chance of at least one run, as what a half is worth. */
+function byScoring(chances: readonly number[]): Value {
+  return (bases, outs, runs) =>
+    runs > 0 ? 1 : outs >= 3 ? 0 : (chances[baseOut(bases, outs)] ?? 0);
+}
+
+describe.each(VECTOR_LEVELS)('tactics at %s', (name) => {
+  const vectors = INNINGS_VECTORS[name];
+  const level = PLAY_LEVELS[name];
+  const chain = chainOf(level);
+  const runs = byRuns([runExpectancies(chain)]);
+  const scoring = byScoring(scoringChances(runDistributions(chain)));
+
+  it('a sacrifice is worth what was agreed', () => {
+    const bunt = sacrificeChain(level.bunt, level, level.twoStrikeFactor);
+    for (const { bases, outs, ...agreed } of vectors.bunts) {
+      const state = baseOut(bases, outs);
+      near(runs(bases, outs, 0), agreed.swingRuns, vectors.tolerance.runExpectancy);
+      near(stepWorth(bunt, state, runs), agreed.buntRuns, 1e-6);
+      near(stepWorth(bunt, state, scoring), agreed.buntScore, 1e-6);
+    }
+  });
+
+  it('going on contact is worth what was agreed', () => {
+    expect(CONTACT).toEqual(vectors.contact.infield);
+    for (const { infield, outs, go, wait } of vectors.contact.cells) {
+      const found = contactValue(outs, CONTACT[infield as 'in' | 'back'], runs);
+      near(found.go, go, 1e-6);
+      near(found.wait, wait, 1e-6);
+    }
+  });
+
+  const { stealSecondSafe, stealThirdSafe } = level.advance;
+  const tactics = tacticsOf(level, level.bunt, level.twoStrikeFactor, {
+    second: stealSecondSafe,
+    third: stealThirdSafe,
+    double: stealThirdSafe,
+  });
+  // Where two choices are worth the same to a millionth, either is right.
+  const agree = (mine: string, theirs: string): number => (mine === theirs ? 0 : 1);
+
+  it('the best choices are those agreed, by runs', () => {
+    const best = policyByRuns(tactics);
+    let differ = 0;
+    for (const [state, agreed] of vectors.optimal.runExpectancy24.entries()) {
+      near(best.values[state], agreed, vectors.tolerance.optimal);
+      differ += agree(best.actions[state] ?? '', vectors.optimal.actions[state] ?? '');
+    }
+    expect(differ).toBe(0);
+  });
+
+  it('the best choices are those agreed, by wins', () => {
+    const rules = vectors.rules as Record<string, VectorRules>;
+    const plain = rules[vectors.optimal.gameRules];
+    if (!plain) throw new Error('no rules');
+    const best = policyByWin(tactics, tactics, rulesOf(plain));
+    const start = best.at({ inning: 1, half: 'top', homeLead: 0, state: 0 });
+    near(start.homeWin, vectors.optimal.startTop1, vectors.tolerance.optimal);
+    const last = plain.innings;
+    for (const [homeLead, cells] of [
+      [0, vectors.optimal.lastBottomTied],
+      [-1, vectors.optimal.lastBottomOneDown],
+    ] as const) {
+      for (const [state, agreed] of cells.entries()) {
+        const found = best.at({ inning: last, half: 'bottom', homeLead, state });
+        near(found.homeWin, agreed.homeWin, vectors.tolerance.optimal);
+        expect(found.action, stateLabel(state)).toBe(agreed.action);
       }
     }
   });
