@@ -48,6 +48,7 @@ async function benchCore() {
   };
   (await benchOf('timing')).benchTiming(print);
   (await benchOf('steals')).benchSteals(print);
+  (await benchOf('innings')).benchInnings(print);
 }
 
 /** Readings per second over HTTP, and the same rows straight into PostgreSQL, equally many at once. */

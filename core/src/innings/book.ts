@@ -1,4 +1,5 @@
 import { halfEnds, type HalfEnds, type Side } from './side.ts';
+import { MOST_RUNS } from './runs.ts';
 import { baseOut, SECOND, STATES, type BaseOut, type Bases } from './state.ts';
 
 /** What decides a game. */
@@ -87,206 +88,178 @@ export function leadThatEnds({ runRules }: GameRules, inning: number): number {
   );
 }
 
-const CLOSE = 1e-14;
-
 /**
  * The book of a game between two sides: exact, by dynamic programming over the starts of halves. A
  * side of one spot is an average line-up.
  */
 export function winBook(home: Side, away: Side, rules: GameRules): WinBook {
   const { innings, clip, tieBreakerFrom } = rules;
-  const lastOwn = Math.max(innings + 1, tieBreakerFrom ?? 0);
-  const width = 2 * clip + 1;
+  // The inning that stands for all later ones.
+  const last = Math.max(innings + 1, tieBreakerFrom ?? 0);
   const cells = home.spots * away.spots;
   const limit = rules.runLimit ?? Number.POSITIVE_INFINITY;
+  const endingLead = Array.from({ length: last + 1 }, (_, inning) => leadThatEnds(rules, inning));
   const startState = (inning: number): BaseOut =>
     tieBreakerFrom !== null && inning >= tieBreakerFrom ? baseOut(rules.tieBreakerBases, 0) : 0;
-  const leadIndex = (lead: number): number => Math.min(clip, Math.max(-clip, lead)) + clip;
   const at = (lead: number, homeSpot: number, awaySpot: number): number =>
-    (leadIndex(lead) * home.spots + homeSpot) * away.spots + awaySpot;
-
-  // From the last inning, which stands for all later ones, back to the first.
+    ((Math.min(clip, Math.max(-clip, lead)) + clip) * home.spots + homeSpot) * away.spots +
+    awaySpot;
+  const endsOf = endsKept(home, away);
+  // From the start of each half, by lead and who leads off on either side.
   const tops: Float64Array[] = [];
   const bottoms: Float64Array[] = [];
-  const endsOf = startEnds(home, away, limit);
 
-  /** Home wins after the bottom of an inning, when it is not decided by the lead. */
   const afterBottom = (inning: number, lead: number, hs: number, as: number): number => {
-    if (lead >= leadThatEnds(rules, inning)) return 1;
-    if (-lead >= leadThatEnds(rules, inning)) return 0;
-    if (inning >= innings) {
-      if (lead > 0) return 1;
-      if (lead < 0) return 0;
-    }
-    const next = Math.min(inning + 1, lastOwn);
-    return tops[next]?.[at(lead, hs, as)] ?? 0;
+    const enough = endingLead[inning] ?? Number.POSITIVE_INFINITY;
+    if (lead >= enough) return 1;
+    if (-lead >= enough) return 0;
+    if (inning >= innings && lead !== 0) return lead > 0 ? 1 : 0;
+    return tops[Math.min(inning + 1, last)]?.[at(lead, hs, as)] ?? 0;
   };
   const startOfBottom = (inning: number, lead: number, hs: number, as: number): number => {
     if (inning >= innings && lead > 0) return 1;
-    if (lead >= leadThatEnds(rules, inning)) return 1;
+    if (lead >= (endingLead[inning] ?? Number.POSITIVE_INFINITY)) return 1;
     return bottoms[inning]?.[at(lead, hs, as)] ?? 0;
   };
 
-  const fillBottom = (inning: number): void => {
-    const table = (bottoms[inning] ??= new Float64Array(width * cells));
-    const ends = endsOf(startState(inning)).home;
-    for (let lead = -clip; lead <= clip; lead += 1) {
+  /** A half from its start, for every lead and lead-off: `after` is what follows it. */
+  const fill = (half: Half, inning: number, after: typeof afterBottom): Float64Array => {
+    const isTop = half === 'top';
+    const toward = isTop ? -1 : 1;
+    // What follows is looked up once for each lead that can come of it.
+    const reach = clip + MOST_RUNS;
+    const follows = new Float64Array((2 * reach + 1) * cells);
+    for (let lead = -reach; lead <= reach; lead += 1) {
+      if (isTop ? lead > clip : lead < -clip) continue;
       for (let hs = 0; hs < home.spots; hs += 1) {
-        const { runs, nextSpot, chance } = ends[hs] ?? NO_ENDS;
         for (let as = 0; as < away.spots; as += 1) {
-          let value = 0;
-          for (let index = 0; index < runs.length; index += 1) {
-            value +=
-              (chance[index] ?? 0) *
-              afterBottom(inning, lead + (runs[index] ?? 0), nextSpot[index] ?? 0, as);
-          }
-          table[at(lead, hs, as)] = value;
+          follows[(lead + reach) * cells + hs * away.spots + as] = after(inning, lead, hs, as);
         }
       }
     }
-  };
-  const fillTop = (inning: number): void => {
-    const table = (tops[inning] ??= new Float64Array(width * cells));
-    const ends = endsOf(startState(inning)).away;
-    for (let lead = -clip; lead <= clip; lead += 1) {
-      for (let as = 0; as < away.spots; as += 1) {
-        const { runs, nextSpot, chance } = ends[as] ?? NO_ENDS;
-        for (let hs = 0; hs < home.spots; hs += 1) {
-          let value = 0;
-          for (let index = 0; index < runs.length; index += 1) {
-            value +=
-              (chance[index] ?? 0) *
-              startOfBottom(inning, lead - (runs[index] ?? 0), hs, nextSpot[index] ?? 0);
+    const table = new Float64Array((2 * clip + 1) * cells);
+    const batting = isTop ? away : home;
+    const [own, others] = isTop ? [1, home.spots] : [away.spots, away.spots];
+    const step = isTop ? away.spots : 1;
+    for (let spot = 0; spot < batting.spots; spot += 1) {
+      const { runs, nextSpot, chance } = endsOf(half, spot, startState(inning), limit);
+      for (let lead = -clip; lead <= clip; lead += 1) {
+        const into = (lead + clip) * cells + spot * own;
+        for (let index = 0; index < runs.length; index += 1) {
+          const share = chance[index] ?? 0;
+          const from =
+            (lead + toward * (runs[index] ?? 0) + reach) * cells + (nextSpot[index] ?? 0) * own;
+          for (let other = 0; other < others; other += 1) {
+            const cell = into + other * step;
+            table[cell] = (table[cell] ?? 0) + share * (follows[from + other * step] ?? 0);
           }
-          table[at(lead, hs, as)] = value;
         }
       }
     }
+    return table;
   };
 
   // Tied in extra innings again and again: the value of that is its own next value.
-  tops[lastOwn] = new Float64Array(width * cells).fill(0.5);
-  settleExtras({ home, away, ends: endsOf(startState(lastOwn)), table: tops[lastOwn], at });
-  fillBottom(lastOwn);
-  const tied = tops[lastOwn].slice();
-  fillTop(lastOwn);
-  for (let hs = 0; hs < home.spots; hs += 1) {
-    for (let as = 0; as < away.spots; as += 1)
-      tops[lastOwn][at(0, hs, as)] = tied[at(0, hs, as)] ?? 0;
-  }
-  for (let inning = lastOwn - 1; inning >= 1; inning -= 1) {
-    fillBottom(inning);
-    fillTop(inning);
+  const extras = settleExtras(home, away, (half, spot) =>
+    endsOf(half, spot, startState(last), limit),
+  );
+  tops[last] = new Float64Array((2 * clip + 1) * cells);
+  tops[last].set(extras, clip * cells);
+  bottoms[last] = fill('bottom', last, afterBottom);
+  tops[last] = fill('top', last, startOfBottom);
+  for (let inning = last - 1; inning >= 1; inning -= 1) {
+    bottoms[inning] = fill('bottom', inning, afterBottom);
+    tops[inning] = fill('top', inning, startOfBottom);
   }
 
-  const afterHalf: WinBook['afterHalf'] = ({
-    inning,
-    half,
-    homeLead,
-    homeSpot = 0,
-    awaySpot = 0,
-  }) => {
-    const own = Math.min(inning, lastOwn);
-    return half === 'top'
-      ? startOfBottom(own, homeLead, homeSpot, awaySpot)
-      : afterBottom(own, homeLead, homeSpot, awaySpot);
-  };
+  const follow = (inning: number, half: Half, lead: number, hs: number, as: number): number =>
+    (half === 'top' ? startOfBottom : afterBottom)(Math.min(inning, last), lead, hs, as);
   return {
     rules,
-    afterHalf,
+    afterHalf: ({ inning, half, homeLead, homeSpot = 0, awaySpot = 0 }) =>
+      follow(inning, half, homeLead, homeSpot, awaySpot),
     isEnded: ({ inning, half, homeLead, runsThisHalf = 0 }) =>
       runsThisHalf >= limit ||
       (half === 'bottom' &&
-        ((inning >= innings && homeLead > 0) || homeLead >= leadThatEnds(rules, inning))),
+        ((inning >= innings && homeLead > 0) ||
+          homeLead >= (endingLead[Math.min(inning, last)] ?? Number.POSITIVE_INFINITY))),
     at: (standing) => {
       const misfit = describeStandingMisfit(standing, rules);
       if (misfit) throw new RangeError(`winBook: ${misfit.message}`);
-      const {
-        inning,
-        half,
-        homeLead,
-        state,
-        homeSpot = 0,
-        awaySpot = 0,
-        runsThisHalf = 0,
-      } = standing;
-      const batting = half === 'top' ? away : home;
-      const spot = half === 'top' ? awaySpot : homeSpot;
-      const { runs, nextSpot, chance } = halfEnds(batting, spot, state, limit - runsThisHalf);
+      const { inning, half, homeLead, state, homeSpot = 0, awaySpot = 0 } = standing;
+      const { runsThisHalf = 0 } = standing;
+      const isTop = half === 'top';
+      const spot = isTop ? awaySpot : homeSpot;
+      const { runs, nextSpot, chance } = endsOf(half, spot, state, limit - runsThisHalf);
       let value = 0;
       for (let index = 0; index < runs.length; index += 1) {
         const scored = runs[index] ?? 0;
         const next = nextSpot[index] ?? 0;
         value +=
           (chance[index] ?? 0) *
-          afterHalf({
-            inning,
-            half,
-            homeLead: half === 'top' ? homeLead - scored : homeLead + scored,
-            homeSpot: half === 'top' ? homeSpot : next,
-            awaySpot: half === 'top' ? next : awaySpot,
-          });
+          (isTop
+            ? follow(inning, half, homeLead - scored, homeSpot, next)
+            : follow(inning, half, homeLead + scored, next, awaySpot));
       }
       return value;
     },
   };
 }
 
-const NO_ENDS: HalfEnds = {
-  runs: new Int32Array(),
-  nextSpot: new Int32Array(),
-  chance: new Float64Array(),
-};
+type EndsOf = (half: Half, spot: number, state: BaseOut, runLimit: number) => HalfEnds;
 
-interface StartEnds {
-  home: HalfEnds[];
-  away: HalfEnds[];
-}
-
-/** How halves end from a starting state, for every lead-off spot; worked out once per state. */
-function startEnds(home: Side, away: Side, limit: number): (state: BaseOut) => StartEnds {
-  const known = new Map<BaseOut, StartEnds>();
-  const all = (side: Side, state: BaseOut): HalfEnds[] =>
-    Array.from({ length: side.spots }, (_, spot) => halfEnds(side, spot, state, limit));
-  return (state) => {
-    const ends = known.get(state) ?? { home: all(home, state), away: all(away, state) };
-    known.set(state, ends);
+/** How halves end, worked out once for each batter, state and limit. */
+function endsKept(home: Side, away: Side): EndsOf {
+  const kept = new Map<number, HalfEnds>();
+  return (half, spot, state, runLimit) => {
+    const allowed = Number.isFinite(runLimit) ? runLimit : MOST_RUNS + 1;
+    const key =
+      ((spot * STATES + state) * (MOST_RUNS + 2) + allowed) * 2 + (half === 'top' ? 0 : 1);
+    const known = kept.get(key);
+    if (known) return known;
+    const ends = halfEnds(half === 'top' ? away : home, spot, state, runLimit);
+    kept.set(key, ends);
     return ends;
   };
 }
 
+const CLOSE = 1e-14;
+
 /** The home team's chance at the start of a tied extra inning, by who leads off: a fixed point. */
-function settleExtras({
-  home,
-  away,
-  ends,
-  table,
-  at,
-}: {
-  home: Side;
-  away: Side;
-  ends: StartEnds;
-  table: Float64Array;
-  at: (lead: number, homeSpot: number, awaySpot: number) => number;
-}): void {
+function settleExtras(
+  home: Side,
+  away: Side,
+  endsOf: (half: Half, spot: number) => HalfEnds,
+): Float64Array {
   // Of an inning that starts tied: won outright, or tied again with these leading off.
   const steps = Array.from({ length: home.spots * away.spots }, (_, cell) => {
-    const [hs, as] = [Math.floor(cell / away.spots), cell % away.spots];
-    const [ours, theirs] = [ends.home[hs] ?? NO_ENDS, ends.away[as] ?? NO_ENDS];
+    const ours = endsOf('bottom', Math.floor(cell / away.spots));
+    const theirs = endsOf('top', cell % away.spots);
+    // Ours by runs, so that each of theirs meets only what it ties with, and the sum of what beats it.
+    const beats = new Float64Array(MOST_RUNS + 2);
+    const ties: [next: number, chance: number][][] = Array.from(
+      { length: MOST_RUNS + 1 },
+      () => [],
+    );
+    for (let h = 0; h < ours.runs.length; h += 1) {
+      const [runs, chance] = [ours.runs[h] ?? 0, ours.chance[h] ?? 0];
+      beats[runs] = (beats[runs] ?? 0) + chance;
+      ties[runs]?.push([ours.nextSpot[h] ?? 0, chance]);
+    }
+    for (let runs = MOST_RUNS; runs >= 0; runs -= 1) {
+      beats[runs] = (beats[runs] ?? 0) + (beats[runs + 1] ?? 0);
+    }
     let won = 0;
-    const again = new Map<number, number>();
+    const again = new Float64Array(home.spots * away.spots);
     for (let a = 0; a < theirs.runs.length; a += 1) {
-      for (let h = 0; h < ours.runs.length; h += 1) {
-        const both = (theirs.chance[a] ?? 0) * (ours.chance[h] ?? 0);
-        const [scored, needed] = [ours.runs[h] ?? 0, theirs.runs[a] ?? 0];
-        if (scored > needed) won += both;
-        else if (scored === needed) {
-          const next = (ours.nextSpot[h] ?? 0) * away.spots + (theirs.nextSpot[a] ?? 0);
-          again.set(next, (again.get(next) ?? 0) + both);
-        }
+      const [needed, chance] = [theirs.runs[a] ?? 0, theirs.chance[a] ?? 0];
+      won += chance * (beats[needed + 1] ?? 0);
+      for (const [next, tying] of ties[needed] ?? []) {
+        const to = next * away.spots + (theirs.nextSpot[a] ?? 0);
+        again[to] = (again[to] ?? 0) + chance * tying;
       }
     }
-    return { won, again: [...again] };
+    return { won, again };
   });
   let values = new Float64Array(steps.length).fill(0.5);
   for (let round = 0; round < 500; round += 1) {
@@ -294,14 +267,12 @@ function settleExtras({
     const next = new Float64Array(steps.length);
     for (const [cell, { won, again }] of steps.entries()) {
       let value = won;
-      for (const [to, chance] of again) value += chance * (values[to] ?? 0);
+      for (let to = 0; to < again.length; to += 1) value += (again[to] ?? 0) * (values[to] ?? 0);
       moved = Math.max(moved, Math.abs(value - (values[cell] ?? 0)));
       next[cell] = value;
     }
     values = next;
     if (moved < CLOSE) break;
   }
-  for (const [cell, value] of values.entries()) {
-    table[at(0, Math.floor(cell / away.spots), cell % away.spots)] = value;
-  }
+  return values;
 }

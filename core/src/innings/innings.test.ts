@@ -1,5 +1,7 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { INNINGS_VECTORS, VECTOR_LEVELS } from '../../test/innings.ts';
+import { LEVEL_NAMES, type LevelName } from '../timing/index.ts';
 import {
   baseOut,
   breakEvenOf,
@@ -8,7 +10,13 @@ import {
   chainOf,
   CONTACT,
   contactValue,
+  describeAdvanceMisfit,
+  describeRatesMisfit,
   describeStandingMisfit,
+  EVENTS,
+  HALVES,
+  loadOf,
+  plainRules,
   PLAY_LEVELS,
   policyByRuns,
   policyByWin,
@@ -23,6 +31,7 @@ import {
   tacticsOf,
   winBook,
   type Batting,
+  type BattingRates,
   type BreakEven,
   type Gamble,
   type GameRules,
@@ -255,6 +264,131 @@ describe.each(VECTOR_LEVELS)('tactics at %s', (name) => {
         expect(found.action, stateLabel(state)).toBe(agreed.action);
       }
     }
+  });
+});
+
+describe('any game', () => {
+  const share = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+  const anyRates: fc.Arbitrary<BattingRates> = fc
+    .array(share(0.002, 1), { minLength: 10, maxLength: 10 })
+    .map((weights) => {
+      // Enough outs that a half ends.
+      const outs = weights.map((weight, index) =>
+        [0, 7, 8, 9].includes(index) ? weight + 1 : weight / 3,
+      );
+      const sum = outs.reduce((total, weight) => total + weight, 0);
+      const rates = Object.fromEntries(
+        EVENTS.map((event, index) => [event, (outs[index] ?? 0) / sum]),
+      );
+      return rates as BattingRates;
+    });
+  const anyRules: fc.Arbitrary<GameRules> = fc.record({
+    innings: fc.integer({ min: 1, max: 9 }),
+    tieBreakerFrom: fc.option(fc.integer({ min: 1, max: 12 })),
+    tieBreakerBases: fc.integer({ min: 0, max: 7 }),
+    runRules: fc.array(
+      fc.record({ lead: fc.integer({ min: 5, max: 15 }), after: fc.integer({ min: 1, max: 7 }) }),
+      { maxLength: 2 },
+    ),
+    runLimit: fc.option(fc.integer({ min: 3, max: 8 })),
+    clip: fc.constant(18),
+  });
+  const batting = (rates: BattingRates, level: LevelName): Batting => ({
+    ...PLAY_LEVELS[level],
+    rates,
+  });
+
+  it('is won with a chance from 0 to 1, more often with a greater lead, and evenly by equals', () => {
+    const level = fc.constantFrom(...LEVEL_NAMES);
+    fc.assert(
+      fc.property(
+        anyRates,
+        anyRates,
+        anyRules,
+        level,
+        fc.nat(),
+        (ours, theirs, rules, name, pick) => {
+          const home = sideOf([batting(ours, name)]);
+          const book = winBook(home, sideOf([batting(theirs, name)]), rules);
+          const inning = 1 + (pick % (rules.innings + 2));
+          const state = pick % 24;
+          for (const each of HALVES) {
+            let before = 0;
+            for (let homeLead = -4; homeLead <= 4; homeLead += 1) {
+              const standing = { inning, half: each, homeLead, state };
+              if (describeStandingMisfit(standing, rules)) continue;
+              const chance = book.at(standing);
+              expect(chance).toBeGreaterThanOrEqual(before - 1e-9);
+              expect(chance).toBeLessThanOrEqual(1 + 1e-9);
+              before = chance;
+            }
+          }
+          if (rules.innings > 1) {
+            const even = winBook(home, home, { ...rules, tieBreakerFrom: null });
+            const start = even.at({ inning: 1, half: 'top', homeLead: 0, state: 0 });
+            // A run rule and a limit favour who bats last; without them equals are equal.
+            if (rules.runRules.length === 0) expect(Math.abs(start - 0.5)).toBeLessThan(1e-3);
+          }
+        },
+      ),
+      { numRuns: 1000 },
+    );
+  }, 120_000);
+
+  it('loses no runner on any step, whatever the rates', () => {
+    fc.assert(
+      fc.property(anyRates, fc.constantFrom(...LEVEL_NAMES), (rates, name) => {
+        for (const [from, steps] of chainOf(batting(rates, name)).entries()) {
+          expect(steps.reduce((sum, { chance }) => sum + chance, 0)).toBeCloseTo(1, 9);
+          for (const { to, runs } of steps) {
+            expect([0, 1]).toContain(runs + loadOf(to) - loadOf(from));
+          }
+        }
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  it('is refused where it cannot stand so, with the field it is about', () => {
+    const rules = { ...plainRules(7), runRules: [{ lead: 10, after: 5 }] };
+    const misfit = (parts: Partial<Parameters<typeof describeStandingMisfit>[0]>) =>
+      describeStandingMisfit({ inning: 3, half: 'top', homeLead: 0, state: 0, ...parts }, rules)
+        ?.path;
+    expect(misfit({})).toBeUndefined();
+    expect(misfit({ inning: 0 })).toBe('inning');
+    expect(misfit({ state: 24 })).toBe('state');
+    expect(misfit({ homeLead: 0.5 })).toBe('homeLead');
+    expect(misfit({ inning: 7, half: 'bottom', homeLead: 1 })).toBe('homeLead');
+    expect(misfit({ inning: 6, homeLead: -10 })).toBe('homeLead');
+    expect(misfit({ inning: 5, half: 'bottom', homeLead: 10 })).toBe('homeLead');
+    expect(misfit({ inning: 5, half: 'bottom', homeLead: -10 })).toBeUndefined();
+  });
+
+  it('is refused with rates that do not add up, with the reason', () => {
+    const level = PLAY_LEVELS.hs;
+    const rates = { ...level.rates, walk: 0.5 };
+    expect(describeRatesMisfit(rates)).toMatch(/add up to 1; these add up to 1\.365/);
+    expect(() => chainOf({ ...level, rates })).toThrow('add up to 1');
+    const advance = { ...level.advance, groundScoreFromThird: 0.99 };
+    expect(describeAdvanceMisfit(advance)).toMatch(/groundScoreFromThird and groundOutAtHome/);
+    expect(() => sideOf([])).toThrow('at least one batter');
+  });
+
+  it('of the professional level stays near the published tables', () => {
+    // Run expectancies of about 2010 to 2015 as commonly published, by outs; bases 0 to 7.
+    const published = [
+      [0.481, 0.859, 1.1, 1.35, 1.437, 1.784, 1.964, 2.292],
+      [0.254, 0.509, 0.664, 0.95, 0.884, 1.13, 1.376, 1.541],
+      [0.098, 0.224, 0.319, 0.353, 0.429, 0.478, 0.58, 0.752],
+    ];
+    // The table's order: empty, first, second, third, first and second, first and third, and so on.
+    const order = [0, 1, 2, 4, 3, 5, 6, 7];
+    const own = runExpectancies(chainOf(PLAY_LEVELS.pro));
+    const errors = published.flatMap((row, outs) =>
+      row.map((value, index) => (own[baseOut(order[index] ?? 0, outs)] ?? 0) - value),
+    );
+    const rms = Math.sqrt(errors.reduce((sum, error) => sum + error * error, 0) / errors.length);
+    expect(rms).toBeLessThan(0.0196);
   });
 });
 
