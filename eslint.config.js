@@ -28,6 +28,7 @@ const FEATURES = {
     'gates',
     'files',
     'leads',
+    'innings',
     'steals',
   ],
 };

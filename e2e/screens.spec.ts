@@ -32,6 +32,7 @@ const SCREENS = [
   'steals/board',
   'steals/board?view=runner',
   'steals/card',
+  'innings',
   'leads',
   'leads/second',
   'leads/third',
@@ -109,6 +110,7 @@ test('everything touched in a game is at least 48 px high', async ({ browser }) 
     '/../steals',
     '/../steals/board',
     '/../leads',
+    '/../innings',
     '/../leads/second',
   ]) {
     await page.goto(base + screen);

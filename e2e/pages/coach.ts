@@ -3,7 +3,13 @@ import { PRESETS, type PresetName } from '@bradyon/core/rules';
 import type { Reading } from '@bradyon/core/timing';
 import type { Page } from '@playwright/test';
 
-const ADDRESSES = { Time: /\/timing/, Steal: /\/steals/, Leads: /\/leads/, Team: /\/people/ };
+const ADDRESSES = {
+  Time: /\/timing/,
+  Steal: /\/steals/,
+  Leads: /\/leads/,
+  Odds: /\/innings/,
+  Team: /\/people/,
+};
 const PASSWORD = 'ten letters or more';
 
 /** What a coach does with his hands: the steps that stories are made of. */

@@ -109,6 +109,12 @@ export const routes = createBrowserRouter([
                 }),
               },
               {
+                path: 'innings',
+                lazy: async () => ({
+                  Component: (await import('./features/innings/OddsPage.tsx')).OddsPage,
+                }),
+              },
+              {
                 path: 'people',
                 lazy: async () => {
                   const [{ RosterPage }, { KeyTime }] = await Promise.all([

@@ -141,7 +141,7 @@ function onTheBases(bases: Bases, outs: number, advance: Advance): Play[] {
 }
 
 /** A batter's rates with these bases and outs; what they gain or lose is outs in play. */
-export function ratesIn(
+function ratesIn(
   rates: BattingRates,
   { walkFirstOpen, hitsFirstHeld, hitsTwoOuts }: Situation,
   bases: Bases,
@@ -175,7 +175,7 @@ export function ratesIn(
 }
 
 /** What the plate appearance comes to from these bases and outs. */
-export function plateAppearance(
+function plateAppearance(
   bases: Bases,
   outs: number,
   rates: BattingRates,

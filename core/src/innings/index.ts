@@ -72,3 +72,5 @@ export {
   type Tactics,
   type WinPolicy,
 } from './policy.ts';
+export { gameRulesOf } from './rulesOf.ts';
+export { CAUTION, SAYINGS, testSayings, type Saying, type SayingTested } from './sayings.ts';

@@ -127,7 +127,7 @@ describe.each(VECTOR_LEVELS)('a game at %s', (name) => {
         half: half(cell.half),
         homeLead: cell.diff,
         state: cell.state,
-        ...('runsThisHalf' in cell && { runsThisHalf: cell.runsThisHalf as number }),
+        ...('runsThisHalf' in cell && { runsThisHalf: cell.runsThisHalf }),
       } as const;
       const book = books.get(cell.rules);
       if (book && describeStandingMisfit(standing, book.rules)) continue;

@@ -5,10 +5,6 @@
 export type BaseOut = number;
 /** Which bases are taken: 1 first, 2 second, 4 third, added up. */
 export type Bases = number;
-/** Outs before a play. */
-export const OUTS = [0, 1, 2] as const;
-export type Outs = (typeof OUTS)[number];
-
 export const STATES = 24;
 const OVER = 24;
 

@@ -85,7 +85,11 @@ export function BoardPage() {
       <div className="page-head">
         <div>
           <h1>Who can go</h1>
-          <p className="quiet">A steal needs {percent(team.neededChance)}.</p>
+          <p className="quiet">
+            A steal needs {percent(board.here.needed)}
+            {board.here.from === 'situation' ? `: ${board.here.words}` : ', your rule'}.{' '}
+            <Link to={`/teams/${team.id}/innings`}>Why</Link>
+          </p>
         </div>
         <StealTabs />
       </div>

@@ -20,6 +20,7 @@ import {
   PitcherSelect,
   usePeople,
 } from '../people/index.ts';
+import { useNeeded } from '../innings/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { NOTHING_SUPPOSED } from './stealStore.ts';
 import { StealTabs } from './StealTabs.tsx';
@@ -76,8 +77,9 @@ function Card({
 }) {
   const team = useTeam();
   const { opponents } = usePeople(team.id);
-  const { playing, times, lineup, needed } = steal;
+  const { playing, times, lineup } = steal;
   const { base, style } = playing;
+  const { needed, from, words } = useNeeded(base);
   const kind = kindIn(null, team.ruleset, base);
   const judging = judgingOf(needed, NOTHING_SUPPOSED);
   const card =
@@ -115,7 +117,8 @@ function Card({
         {pitcher.name}, {handWord(pitcher.throws)}
         {team.ruleset.leadRule === 'open' ? `, ${STYLE_TEXT[style].toLowerCase()}` : ''};{' '}
         {catcher.name} catching. Go if the pitch takes this long or longer: then he is safe{' '}
-        {percent(needed)}.
+        {percent(needed)}
+        {from === 'situation' ? `, what it needs with ${words}` : ''}.
       </p>
       <Table card={card} byId={byId} paper={paper} catcher={catcher} />
       <p>

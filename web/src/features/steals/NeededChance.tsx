@@ -1,24 +1,45 @@
 import { USUAL_NEEDED_CHANCE } from '@bradyon/core/steals';
-import { percent, Stepper } from '../../ui/index.ts';
+import { Link } from 'react-router';
+import { Choice, percent, Stepper } from '../../ui/index.ts';
+import { useTeam } from '../teams/index.ts';
 import type { StealInView } from './useSteal.ts';
 
-/** How often a steal has to work here, one tap up or down. */
+/** How often a steal has to work: the team's own rule, or what an out and a base are worth here. */
 export function NeededChance({
-  steal: { needed, setNeeded, mayChange },
+  steal: { here, rule, setNeeded, mayChange },
 }: {
-  steal: Pick<StealInView, 'needed' | 'setNeeded' | 'mayChange'>;
+  steal: Pick<StealInView, 'here' | 'rule' | 'setNeeded' | 'mayChange'>;
 }) {
+  const { id } = useTeam();
   return (
-    <Stepper
-      label="Chance he needs"
-      note={needed === USUAL_NEEDED_CHANCE ? 'the common rule' : 'your own rule'}
-      value={needed}
-      step={0.02}
-      min={0.5}
-      max={0.98}
-      text={percent}
-      disabled={!mayChange}
-      onChange={setNeeded}
-    />
+    <div className="steal-needed">
+      <Choice
+        label="What he needs"
+        value={here.from}
+        options={[
+          { value: 'rule', text: 'Your rule' },
+          { value: 'situation', text: 'Situation' },
+        ]}
+        onChange={here.setFrom}
+      />
+      {here.from === 'rule' ? (
+        <Stepper
+          label="Chance he needs"
+          note={rule === USUAL_NEEDED_CHANCE ? 'the common rule' : 'your own rule'}
+          value={rule}
+          step={0.02}
+          min={0.5}
+          max={0.98}
+          text={percent}
+          disabled={!mayChange}
+          onChange={setNeeded}
+        />
+      ) : (
+        <p className="quiet">
+          {percent(here.needed)}, give or take 3: {here.words}.{' '}
+          <Link to={`/teams/${id}/innings`}>Change it</Link>
+        </p>
+      )}
+    </div>
   );
 }

@@ -4,6 +4,7 @@ import type { Judging, StealKind } from '@bradyon/core/steals';
 import type { DeliveryStyle } from '@bradyon/core/timing';
 import type { PersonId, TargetBase } from '@bradyon/core/units';
 import { useState } from 'react';
+import { useNeeded } from '../innings/index.ts';
 import { usePeople, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { keepLast, useTimes } from '../timing/index.ts';
@@ -72,7 +73,8 @@ export function useBoard() {
   const [supposed, setSupposed] = useState<{ pitcherId: PersonId; seconds: number } | null>(null);
   const { base, style } = playing;
   const kind = kindIn(null, team.ruleset, base);
-  const judging = judgingFor(team.id, team.neededChance);
+  const here = useNeeded(base);
+  const judging = judgingFor(team.id, here.needed);
 
   const { runners } = lineup;
   const forms = runners.map((runner) => times.runner(runner));
@@ -109,6 +111,7 @@ export function useBoard() {
 
   return {
     team,
+    here,
     kind,
     playing,
     lineup,

@@ -12,6 +12,7 @@ import {
 } from '@bradyon/core/steals';
 import type { DeliveryStyle } from '@bradyon/core/timing';
 import { notify } from '../../ui/index.ts';
+import { useNeeded } from '../innings/index.ts';
 import { usePeople, usePlaying } from '../people/index.ts';
 import { useSaveTeam, useTeam } from '../teams/index.ts';
 import { useTimes } from '../timing/index.ts';
@@ -72,6 +73,7 @@ export function useSteal() {
   const { role, ...draft } = team;
   const base: StealBase = supposed.toHome ? 'home' : playing.base;
   const kind = kindIn(supposed.kind, team.ruleset, base);
+  const here = useNeeded(base);
   const { pitcher, catcher, runner } = lineup;
 
   const asked = ((): { question: StealQuestion; judging: Judging } | null => {
@@ -80,7 +82,7 @@ export function useSteal() {
     const how = { base, kind, style: playing.style, batter: supposed.batter, leadFeet };
     return {
       question: questionOf(times, { pitcher, catcher, runner }, how),
-      judging: judgingOf(team.neededChance, supposed),
+      judging: judgingOf(here.needed, supposed),
     };
   })();
 
@@ -97,7 +99,9 @@ export function useSteal() {
     supposed,
     times,
     pick,
-    needed: team.neededChance,
+    needed: here.needed,
+    here,
+    rule: team.neededChance,
     mayChange: role === 'owner',
     setNeeded: (neededChance: number) => {
       save.mutate(

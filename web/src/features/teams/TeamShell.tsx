@@ -7,6 +7,7 @@ import {
   Footprints,
   LogOut,
   Moon,
+  Scale,
   Sun,
   Timer,
   Users,
@@ -29,6 +30,7 @@ const WORK: { to: string; pages?: string[]; text: string; Icon: LucideIcon | typ
     { to: 'timing', text: 'Time', Icon: Timer },
     { to: 'steals', text: 'Steal', Icon: StealIcon },
     { to: 'leads', text: 'Leads', Icon: Footprints },
+    { to: 'innings', text: 'Odds', Icon: Scale },
     { to: 'people', pages: ['rules', 'level', 'staff', 'files'], text: 'Team', Icon: Users },
   ];
 

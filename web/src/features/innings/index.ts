@@ -1,0 +1,1 @@
+export { useNeeded } from './useNeeded.ts';
