@@ -17,7 +17,7 @@ const CORE_ORDER = [
   'steals',
 ];
 const FEATURES = {
-  server: ['accounts', 'teams', 'people', 'timing', 'leads', 'gates', 'files'],
+  server: ['accounts', 'teams', 'people', 'timing', 'leads', 'innings', 'gates', 'files'],
   web: [
     'accounts',
     'teams',

@@ -47,3 +47,64 @@ test('a situation says what it is worth and what a steal needs, and Steal asks f
   await page.getByRole('link', { name: 'Why' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'What it is worth' })).toBeVisible();
 });
+
+test('a line-up is moved by hand and by keys, a season pulls a batter, and the runs move', async ({
+  page,
+}) => {
+  const coach = new Coach(page);
+  await coach.openDemo();
+  await coach.go('Odds');
+  await page.getByRole('link', { name: 'Line-up' }).click();
+  const runs = page.locator('.lineup-runs .figure');
+  const names = page.locator('.lineup-name');
+  await expect(names).toHaveCount(9);
+  const before = await runs.innerText();
+
+  // By the keys: the first down two places.
+  const first = await names.first().innerText();
+  await page.getByRole('button', { name: /^Move .*, batting 1$/ }).focus();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Space');
+  await expect(names.nth(2)).toHaveText(first, { useInnerText: true });
+  await expect(runs).not.toHaveText(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(runs).toHaveText(before);
+
+  // By hand: the last to the top.
+  const handle = await page.getByRole('button', { name: /batting 9$/ }).boundingBox();
+  const top = await page.getByRole('button', { name: /batting 1$/ }).boundingBox();
+  if (!handle || !top) throw new Error('nothing to drag');
+  const last = await names.nth(8).innerText();
+  await page.mouse.move(handle.x + 20, handle.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(handle.x + 20, handle.y - 20, { steps: 4 });
+  await page.mouse.move(top.x + 20, top.y + 4, { steps: 12 });
+  await page.mouse.up();
+  await expect(names.first()).toHaveText(last, { useInnerText: true });
+
+  // Totals that do not go together are refused by the field; those that do pull his rates.
+  await names.first().click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Plate appearances').fill('300');
+  await dialog.getByLabel('Hits', { exact: true }).fill('400');
+  await dialog.getByRole('button', { name: 'Save' }).click();
+  await expect(dialog.getByText(/enter all plate appearances/)).toBeVisible();
+  await expect(dialog.getByLabel('Hits', { exact: true })).toHaveValue('400');
+  const now = await runs.innerText();
+  await dialog.getByLabel('Hits', { exact: true }).fill('140');
+  await dialog.getByRole('button', { name: 'Save' }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(names.first()).toContainText('71 % his own'.replace(' ', '\u00a0'));
+  expect(Number(await runs.innerText())).toBeGreaterThan(Number(now));
+
+  // Somebody else comes in for him, and the order is kept over a reload.
+  await page
+    .getByRole('button', { name: /^Take .* off the line-up$/ })
+    .first()
+    .click();
+  await expect(names).toHaveCount(8);
+  await page.reload();
+  await expect(names).toHaveCount(8);
+});

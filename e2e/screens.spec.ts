@@ -33,6 +33,7 @@ const SCREENS = [
   'steals/board?view=runner',
   'steals/card',
   'innings',
+  'innings/lineup',
   'leads',
   'leads/second',
   'leads/third',

@@ -63,7 +63,6 @@ async function takeAll(browser, address) {
     };
     await page.goto('/sign-in');
     await page.getByRole('button', { name: /demo/ }).waitFor();
-    if (device === '') await take('sign-in');
     await page.getByRole('button', { name: /demo/ }).click();
     await page.getByLabel('Facing').selectOption({ label: 'Millrace Otters' });
     await tapPitch(page);
@@ -89,14 +88,20 @@ async function takeAll(browser, address) {
     await work.getByRole('link', { name: 'Leads' }).click();
     await page.locator('.field').waitFor();
     await take('leads');
+    if (device === '') {
+      await work.getByRole('link', { name: 'Odds' }).click();
+      await page.locator('.odds-map').waitFor();
+      await take('odds');
+      await page.getByRole('link', { name: 'Line-up' }).click();
+      await page.locator('.lineup').waitFor();
+      await take('lineup');
+    }
     await work.getByRole('link', { name: 'Team' }).click();
     if (device === '') {
       await take('team');
       await page.getByRole('link', { name: 'Dara Whitlock' }).click();
       await take('person');
       await work.getByRole('link', { name: 'Team' }).click();
-      await page.getByRole('link', { name: 'Rules' }).click();
-      await take('rules');
       await page.getByRole('link', { name: 'Files' }).click();
       await page.getByLabel('CSV file').setInputFiles({
         name: 'roster.csv',

@@ -14,6 +14,7 @@ import { describe, expect, it } from 'vitest';
 import { signUpContract, type SignUp } from './accounts.ts';
 import { teamFileContract, teamImportContract, type TeamFile } from './files.ts';
 import { gateEventContract, type GateEvent } from './gates.ts';
+import { battingContract, type BattingRecord } from './innings.ts';
 import { testDiveContract, type TestDiveRecord } from './leads.ts';
 import { opponentContract, personContract } from './people.ts';
 import type { Contract } from './rule.ts';
@@ -22,6 +23,17 @@ import { readingDraftContract } from './timing.ts';
 
 const uuid = '0b6f1c1e-7a52-4f0e-9d0a-2f9c7c1f3a55';
 const otherUuid = '5c0a7f44-90b1-4d7e-8a3e-6de1d2b7c101';
+const batting: BattingRecord = {
+  personId: uuid as PersonId,
+  plateAppearances: 40,
+  hits: 8,
+  doubles: 2,
+  triples: 0,
+  homeRuns: 1,
+  walks: 5,
+  strikeouts: 9,
+  reachedOnError: 1,
+};
 const testDive: TestDiveRecord = {
   id: uuid as TestDiveId,
   personId: uuid as PersonId,
@@ -162,6 +174,16 @@ describe('the contracts', () => {
 
   it.each([
     [{}, null],
+    [{ doubles: 9 }, 'hits'],
+    [{ strikeouts: 30 }, 'plateAppearances'],
+    [{ walks: -1 }, 'walks'],
+    [{ hits: 2.5 }, 'hits'],
+  ])('totals at bat with %j: %s', (change, fault) => {
+    expect(faultOf<BattingRecord>(battingContract, batting, change)).toBe(fault);
+  });
+
+  it.each([
+    [{}, null],
     [{ result: 'short', inchesShort: 6 }, null],
     [{ result: 'short' }, 'inchesShort'],
     [{ inchesShort: 6 }, 'inchesShort'],
@@ -191,12 +213,13 @@ describe('the contracts', () => {
     gateRuns: [],
     together: [],
     testDives: [],
+    batting: [],
   };
 
   it('a team file of version 1 is read as what it is today', () => {
     const { neededChance: _chance, levelChanges: _changes, ...oldTeam } = teamOfFile;
     const { leadFeet: _lead, ...oldPerson } = person;
-    const { testDives: _dives, ...rest } = file;
+    const { testDives: _dives, batting: _batting, ...rest } = file;
     const old = {
       ...rest,
       version: 1,

@@ -3,6 +3,7 @@ import { describeMisfit, type Reading } from '@bradyon/core/timing';
 import { USUAL_NEEDED_CHANCE } from '@bradyon/core/steals';
 import type { TeamId } from '@bradyon/core/units';
 import { gateRunContract, type GateRun } from './gates.ts';
+import { battingContract, type BattingRecord } from './innings.ts';
 import { testDiveContract, type TestDiveRecord } from './leads.ts';
 import { opponentContract, personContract } from './people.ts';
 import {
@@ -34,6 +35,7 @@ export interface TeamFile {
   gateRuns: GateRun[];
   together: Together[];
   testDives: TestDiveRecord[];
+  batting: BattingRecord[];
 }
 
 /** A team made of a file, under an id of its own. */
@@ -53,6 +55,7 @@ function fileMisfit({
   readings,
   gateRuns,
   testDives,
+  batting,
 }: TeamFile): Misfit | null {
   const misfit = teamMisfit(team);
   if (misfit) return { ...misfit, path: `team.${misfit.path}` };
@@ -64,9 +67,10 @@ function fileMisfit({
     readings.findIndex(({ personId }) => !known.has(personId)),
     gateRuns.findIndex(({ personId }) => !known.has(personId)),
     testDives.findIndex(({ personId }) => !known.has(personId)),
+    batting.findIndex(({ personId }) => !known.has(personId)),
     readings.findIndex(({ movedFrom }) => movedFrom !== null && !taken.has(movedFrom)),
   ];
-  const paths = ['people', 'readings', 'gateRuns', 'testDives', 'readings'];
+  const paths = ['people', 'readings', 'gateRuns', 'testDives', 'batting', 'readings'];
   const stranger = strangers.findIndex((index) => index !== -1);
   if (stranger !== -1) {
     return {
@@ -81,7 +85,7 @@ function fileMisfit({
   return null;
 }
 
-/** Version 1 asked for a margin on the watch instead of a chance, and had neither own constants, leads nor test dives. */
+/** Version 1 asked for a margin on the watch instead of a chance, and had neither own constants, leads, test dives nor totals at bat. */
 function fromVersionOne(value: unknown): unknown {
   const file = value as { version?: unknown; team?: object; people?: unknown } | null;
   if (file?.version !== 1 || !Array.isArray(file.people)) return value;
@@ -92,6 +96,7 @@ function fromVersionOne(value: unknown): unknown {
     team: { ...team, neededChance: USUAL_NEEDED_CHANCE, levelChanges: {} },
     people: file.people.map((person: object) => ({ ...person, leadFeet: null })),
     testDives: [],
+    batting: [],
   };
 }
 
@@ -121,6 +126,7 @@ const newestTeamFile = contract<TeamFile>(
     gateRuns: required(rowsOf(gateRunContract, MANY)),
     together: required(rowsOf(togetherContract, 1000)),
     testDives: required(rowsOf(testDiveContract, MANY)),
+    batting: required(rowsOf(battingContract, 20_000)),
   },
   fileMisfit,
 );

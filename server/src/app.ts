@@ -10,6 +10,7 @@ import type { Deps } from './deps.ts';
 import { accountRoutes } from './features/accounts/index.ts';
 import { fileRoutes } from './features/files/index.ts';
 import { gateEventRoutes, gateRoutes } from './features/gates/index.ts';
+import { inningsRoutes } from './features/innings/index.ts';
 import { leadRoutes } from './features/leads/index.ts';
 import { peopleRoutes } from './features/people/index.ts';
 import { teamRoutes } from './features/teams/index.ts';
@@ -52,6 +53,7 @@ export function makeApp(pool: Pool, config: Config, logger: Logger): Express {
   api.use('/thumbs', thumbRoutes(deps));
   api.use('/teams', fileRoutes(deps), teamRoutes(deps), peopleRoutes(deps));
   api.use('/teams', timingRoutes(deps), teamThumbRoutes(deps), leadRoutes(deps), gateRoutes(deps));
+  api.use('/teams', inningsRoutes(deps));
   api.use(unknownPath);
   app.use('/api', api);
 

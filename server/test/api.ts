@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
 import type { Account } from '@bradyon/contract/accounts';
+import type { BattingRecord } from '@bradyon/contract/innings';
 import type { TestDiveRecord } from '@bradyon/contract/leads';
 import type { Problem } from '@bradyon/contract/problem';
 import type { Team, TeamDraft } from '@bradyon/contract/teams';
@@ -161,6 +162,25 @@ export function aPerson(parts: Partial<Person> = {}): Person {
     positions: ['CF'],
     leadFeet: null,
     retired: false,
+    ...parts,
+  };
+}
+
+/** A season at bat that fits. */
+export function aSeasonAtBat(
+  personId: PersonId,
+  parts: Partial<BattingRecord> = {},
+): BattingRecord {
+  return {
+    personId,
+    plateAppearances: 60,
+    hits: 15,
+    doubles: 3,
+    triples: 1,
+    homeRuns: 0,
+    walks: 7,
+    strikeouts: 12,
+    reachedOnError: 2,
     ...parts,
   };
 }

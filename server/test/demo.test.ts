@@ -118,6 +118,16 @@ describe('the demo world', () => {
     }
   });
 
+  it('has seasons at bat of everybody of ours', async () => {
+    for (const team of teams) {
+      const { people } = await worldOf(team);
+      const batting = await client.call<unknown[]>('GET', `/api/teams/${team.id}/batting`);
+      expect(batting.body).toHaveLength(
+        people.filter(({ opponentId }) => opponentId === null).length,
+      );
+    }
+  });
+
   it('is loaded once, and never into a database that is in use', async () => {
     expect((await loadDemo(api.owner, TODAY))?.loaded).toBe(false);
     expect((await client.call<Team[]>('GET', '/api/teams')).body).toEqual(teams);

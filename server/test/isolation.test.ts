@@ -7,6 +7,7 @@ import { configFrom } from '../src/config.ts';
 import { accountRoutes } from '../src/features/accounts/index.ts';
 import { fileRoutes } from '../src/features/files/index.ts';
 import { gateEventRoutes, gateRoutes } from '../src/features/gates/index.ts';
+import { inningsRoutes } from '../src/features/innings/index.ts';
 import { leadRoutes } from '../src/features/leads/index.ts';
 import { peopleRoutes } from '../src/features/people/index.ts';
 import { teamRoutes } from '../src/features/teams/index.ts';
@@ -17,6 +18,7 @@ import {
   aDelivery,
   aPerson,
   aSeason,
+  aSeasonAtBat,
   aTeam,
   aTestDive,
   anOpponent,
@@ -48,6 +50,9 @@ const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown) | null
   'GET /api/teams/:teamId/together': null,
   'POST /api/teams/:teamId/together': () => ({ id: randomUUID(), kind: 'pop' }),
   'POST /api/teams/:teamId/together/:id/times': () => ({ event: 1, seconds: 1.4 }),
+  'GET /api/teams/:teamId/batting': null,
+  'PUT /api/teams/:teamId/batting/:id': ({ pitcher }) => aSeasonAtBat(pitcher.id),
+  'DELETE /api/teams/:teamId/batting/:id': null,
   'GET /api/teams/:teamId/test-dives': null,
   'POST /api/teams/:teamId/test-dives': ({ pitcher }) => aTestDive(pitcher.id),
   'DELETE /api/teams/:teamId/test-dives/:id': null,
@@ -91,6 +96,7 @@ interface Ids {
   readings: string;
   together: string;
   'test-dives': string;
+  batting: string;
   'gate-devices': string;
 }
 
@@ -114,6 +120,7 @@ beforeAll(async () => {
   ids = {
     together,
     'test-dives': dive.id,
+    batting: theirs.pitcher.id,
     'gate-devices': device,
     accountId: theirs.coach.account.id,
     inviteId: invite.id,
@@ -131,7 +138,7 @@ function addressOf(route: string, teamId: string): [method: string, path: string
     .replace(':accountId', ids.accountId)
     .replace(':inviteId', ids.inviteId)
     .replace(
-      /(opponents|people|readings|together|test-dives|gate-devices)\/:id/,
+      /(opponents|people|readings|together|test-dives|batting|gate-devices)\/:id/,
       (_, kind: keyof Ids) => `${kind}/${ids[kind]}`,
     );
   return [method, path];
@@ -153,6 +160,7 @@ describe('the table of routes', () => {
       ['/api/teams', timingRoutes(deps)],
       ['/api/teams', teamThumbRoutes(deps)],
       ['/api/teams', leadRoutes(deps)],
+      ['/api/teams', inningsRoutes(deps)],
       ['/api/teams', gateRoutes(deps)],
       ['/api/teams', fileRoutes(deps)],
       ['/api/thumbs', thumbRoutes(deps)],
@@ -193,7 +201,7 @@ describe.each(Object.entries(TEAM_ROUTES))('%s', (route, makeBody) => {
       makeBody?.(theirs, ids),
     );
     // Taking back an invitation or a dive that is not there is no error, and takes back nothing.
-    expect(answer.status).toBe(/^DELETE .*(invites|test-dives)/.test(route) ? 204 : 404);
+    expect(answer.status).toBe(/^DELETE .*(invites|test-dives|batting)/.test(route) ? 204 : 404);
   });
 
   it('answers nonsense in the path or the body with a reason', async () => {
@@ -250,6 +258,7 @@ describe("another team's rows", () => {
     'together',
     'together_times',
     'test_dives',
+    'batting_totals',
     'gate_devices',
     'gate_runs',
   ];

@@ -115,6 +115,12 @@ export const routes = createBrowserRouter([
                 }),
               },
               {
+                path: 'innings/lineup',
+                lazy: async () => ({
+                  Component: (await import('./features/innings/LineupPage.tsx')).LineupPage,
+                }),
+              },
+              {
                 path: 'people',
                 lazy: async () => {
                   const [{ RosterPage }, { KeyTime }] = await Promise.all([

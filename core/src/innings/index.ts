@@ -74,3 +74,13 @@ export {
 } from './policy.ts';
 export { gameRulesOf } from './rulesOf.ts';
 export { CAUTION, SAYINGS, testSayings, type Saying, type SayingTested } from './sayings.ts';
+export {
+  describeTotalsMisfit,
+  gameRuns,
+  LEVEL_WEIGHT,
+  ownRates,
+  TOTALS,
+  totalsTogether,
+  type BattingTotals,
+  type OwnRates,
+} from './own.ts';

@@ -110,6 +110,7 @@ async function insertWorld(tx: Tx, today: Date): Promise<void> {
       }
     }
   }
+  await insertSeasons(tx, random);
 }
 
 const DRILL_REPS = 24;
@@ -159,6 +160,39 @@ async function insertGateRun(
     takenAt: takenAt.toISOString(),
     asideReason: null,
   }));
+}
+
+/** A season at bat of about this much: the quicker batters are the better ones, more or less. */
+async function insertSeasons(tx: Tx, random: Random): Promise<void> {
+  const { rows } = await tx.query<{ team_id: string; id: string; nth: number }>(
+    sql`select team_id, id, row_number() over (partition by team_id order by created_at, id) as nth
+        from people where opponent_id is null order by team_id, nth`,
+  );
+  const seasons = rows.map(({ team_id: teamId, id, nth }) => {
+    const plateAppearances = 34 + Math.floor(random() * 36);
+    const share = (usual: number): number =>
+      Math.round(plateAppearances * usual * (0.6 + 0.8 * random()));
+    const hits = share(0.27 - nth * 0.006);
+    const doubles = Math.floor(hits * 0.2 * random() * 2);
+    const triples = random() < 0.3 ? 1 : 0;
+    return [
+      teamId,
+      id,
+      plateAppearances,
+      Math.max(hits, doubles + triples),
+      doubles,
+      triples,
+      0,
+      share(0.12),
+      share(0.2),
+      share(0.04),
+    ];
+  });
+  await tx.query(
+    sql`insert into batting_totals (team_id, person_id, plate_appearances, hits, doubles, triples,
+                                    home_runs, walks, strikeouts, reached_on_error)
+        values ${bulk(seasons)}`,
+  );
 }
 
 /** How he came to his lead: from a foot less his elbow was over, from a foot more he was short. */

@@ -14,6 +14,7 @@ import { Choice, percent, Stepper, useTitle } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { Diamond } from './Diamond.tsx';
 import { Maps } from './Maps.tsx';
+import { OddsTabs } from './OddsTabs.tsx';
 import { misfitOf, tablesOf, valueOf, type Tables } from './odds.ts';
 import './OddsPage.scss';
 import { useSituation, type Situation } from './situation.ts';
@@ -37,17 +38,7 @@ export function OddsPage() {
           <h1>What it is worth</h1>
           <p className="quiet">{situationWords(situation)}. Both teams average for the level.</p>
         </div>
-        <Choice
-          label="What counts"
-          value={situation.by}
-          options={[
-            { value: 'win', text: 'Winning' },
-            { value: 'runs', text: 'Runs' },
-          ]}
-          onChange={(by) => {
-            set({ by });
-          }}
-        />
+        <OddsTabs />
       </div>
       <div className="odds-two">
         <div className="odds-column">
@@ -59,6 +50,18 @@ export function OddsPage() {
               }}
             />
             <div className="odds-set">
+              <Choice
+                label="What counts"
+                value={situation.by}
+                options={[
+                  { value: 'win', text: 'Winning' },
+                  { value: 'runs', text: 'Runs' },
+                ]}
+                onChange={(by) => {
+                  set({ by });
+                }}
+              />
+
               <Choice
                 label="Outs"
                 value={String(situation.outs)}

@@ -1,0 +1,121 @@
+import { EVENTS, type BattingRates } from './rates.ts';
+import { halfEnds, sideRunExpectancies, type Side } from './side.ts';
+
+/** A batter's season so far, as a scorebook adds it up. Whole numbers, not negative. */
+export interface BattingTotals {
+  plateAppearances: number;
+  hits: number;
+  doubles: number;
+  triples: number;
+  homeRuns: number;
+  /** Being hit counts as one. */
+  walks: number;
+  strikeouts: number;
+  reachedOnError: number;
+}
+export const TOTALS = [
+  'plateAppearances',
+  'hits',
+  'doubles',
+  'triples',
+  'homeRuns',
+  'walks',
+  'strikeouts',
+  'reachedOnError',
+] as const satisfies readonly (keyof BattingTotals)[];
+
+/** What of somebody's totals does not go together, with the field; null when all is well. */
+export function describeTotalsMisfit(
+  totals: BattingTotals,
+): { path: keyof BattingTotals; message: string } | null {
+  const { plateAppearances, hits, doubles, triples, homeRuns, walks, strikeouts, reachedOnError } =
+    totals;
+  if (doubles + triples + homeRuns > hits) {
+    return {
+      path: 'hits',
+      message: 'Doubles, triples and home runs are hits: enter at least as many hits.',
+    };
+  }
+  if (hits + walks + strikeouts + reachedOnError > plateAppearances) {
+    return {
+      path: 'plateAppearances',
+      message: 'Hits, walks, strikeouts and errors add up to more: enter all plate appearances.',
+    };
+  }
+  return null;
+}
+
+/** The level counts as much as this many plate appearances. Judgement. */
+export const LEVEL_WEIGHT = 120;
+
+/** A batter's rates, and how much of them is his own. */
+export interface OwnRates {
+  rates: BattingRates;
+  /** 0: the level's; near 1: his own. */
+  ownShare: number;
+}
+
+/**
+ * The level's rates pulled by what somebody did. His outs in play are of the level's kinds: a season's
+ * totals do not tell them apart.
+ * @param totals of one batter, or of many added up
+ * @throws RangeError when they do not go together
+ */
+export function ownRates(level: BattingRates, totals: BattingTotals): OwnRates {
+  const misfit = describeTotalsMisfit(totals);
+  if (misfit) throw new RangeError(`ownRates: ${misfit.message}`);
+  const { plateAppearances, hits, doubles, triples, homeRuns, walks, strikeouts } = totals;
+  const { reachedOnError } = totals;
+  const outs = plateAppearances - hits - walks - strikeouts - reachedOnError;
+  const inPlay = level.groundOut + level.flyOut + level.popLineOut;
+  const counts: BattingRates = {
+    strikeout: strikeouts,
+    walk: walks,
+    single: hits - doubles - triples - homeRuns,
+    double: doubles,
+    triple: triples,
+    homeRun: homeRuns,
+    reachOnError: reachedOnError,
+    groundOut: (outs * level.groundOut) / inPlay,
+    flyOut: (outs * level.flyOut) / inPlay,
+    popLineOut: (outs * level.popLineOut) / inPlay,
+  };
+  const weight = LEVEL_WEIGHT + plateAppearances;
+  const rates = EVENTS.map(
+    (event) => [event, (LEVEL_WEIGHT * level[event] + counts[event]) / weight] as const,
+  );
+  return {
+    rates: Object.fromEntries(rates) as BattingRates,
+    ownShare: plateAppearances / weight,
+  };
+}
+
+/** Totals of many added up. */
+export function totalsTogether(all: readonly BattingTotals[]): BattingTotals {
+  const sum = (key: keyof BattingTotals): number =>
+    all.reduce((total, totals) => total + totals[key], 0);
+  return Object.fromEntries(TOTALS.map((key) => [key, sum(key)])) as unknown as BattingTotals;
+}
+
+/**
+ * Runs expected in a game of so many innings when every half starts empty, spot 0 leading off the first.
+ */
+export function gameRuns(side: Side, innings: number): number {
+  const expected = sideRunExpectancies(side);
+  let leads = new Float64Array(side.spots);
+  leads[0] = 1;
+  let runs = 0;
+  for (let inning = 0; inning < innings; inning += 1) {
+    const next = new Float64Array(side.spots);
+    for (const [spot, chance] of leads.entries()) {
+      if (chance === 0) continue;
+      runs += chance * (expected[spot]?.[0] ?? 0);
+      const ends = halfEnds(side, spot, 0, Number.POSITIVE_INFINITY);
+      for (const [index, to] of ends.nextSpot.entries()) {
+        next[to] = (next[to] ?? 0) + chance * (ends.chance[index] ?? 0);
+      }
+    }
+    leads = next;
+  }
+  return runs;
+}

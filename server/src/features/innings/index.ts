@@ -1,0 +1,2 @@
+export { inningsRoutes } from './innings.routes.ts';
+export { restoreBatting, selectBatting } from './innings.sql.ts';

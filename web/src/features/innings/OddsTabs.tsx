@@ -1,0 +1,18 @@
+import { PageTabs } from '../../ui/index.ts';
+import { useTeam } from '../teams/index.ts';
+
+const PAGES = [
+  { to: 'innings', text: 'Situation' },
+  { to: 'innings/lineup', text: 'Line-up' },
+];
+
+/** The ways to ask what it is worth. */
+export function OddsTabs() {
+  const { id } = useTeam();
+  return (
+    <PageTabs
+      label="Odds"
+      pages={PAGES.map(({ to, text }) => ({ to: `/teams/${id}/${to}`, text }))}
+    />
+  );
+}
