@@ -31,7 +31,7 @@ test('a situation says what it is worth and what a steal needs, and Steal asks f
 
   // The maps, with where it stands marked.
   await expect(page.locator('.odds-here')).toHaveCount(1);
-  await page.getByText('Needed for second').click();
+  await page.getByLabel('Map').selectOption({ label: 'Needed for second' });
   await expect(page.getByRole('row', { name: /^Inning 7/ })).toContainText('70');
 
   // Kept over a reload, and known to Steal.
@@ -63,9 +63,14 @@ test('a line-up is moved by hand and by keys, a season pulls a batter, and the r
   // By the keys: the first down two places.
   const first = await names.first().innerText();
   await page.getByRole('button', { name: /^Move .*, batting 1$/ }).focus();
+  const spoken = page.locator('[id^=DndLiveRegion]');
   await page.keyboard.press('Space');
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('ArrowDown');
+  await expect(page.locator('.lineup-moving')).toHaveCount(1);
+  for (let place = 0; place < 2; place += 1) {
+    const said = await spoken.innerText();
+    await page.keyboard.press('ArrowDown');
+    await expect(spoken).not.toHaveText(said);
+  }
   await page.keyboard.press('Space');
   await expect(names.nth(2)).toHaveText(first, { useInnerText: true });
   await expect(runs).not.toHaveText(before);
@@ -107,4 +112,20 @@ test('a line-up is moved by hand and by keys, a season pulls a batter, and the r
   await expect(names).toHaveCount(8);
   await page.reload();
   await expect(names).toHaveCount(8);
+});
+
+test('the best choices follow the score and the legs, and print on one page', async ({ page }) => {
+  const coach = new Coach(page);
+  await coach.openDemo();
+  await coach.go('Odds');
+  await page.getByRole('link', { name: 'Best choices' }).click();
+  const card = page.getByRole('article', { name: 'Best choices' });
+  await expect(card.getByText('double').first()).toBeVisible();
+  // Nobody steals second who is hardly ever safe there.
+  for (let step = 0; step < 10; step += 1) {
+    await page.getByRole('button', { name: 'Safe at second: less' }).click();
+  }
+  await expect(card.getByText('steal 2nd')).toHaveCount(0);
+  const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+  expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
 });

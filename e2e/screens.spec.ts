@@ -34,6 +34,7 @@ const SCREENS = [
   'steals/card',
   'innings',
   'innings/lineup',
+  'innings/best',
   'leads',
   'leads/second',
   'leads/third',

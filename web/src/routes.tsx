@@ -115,6 +115,12 @@ export const routes = createBrowserRouter([
                 }),
               },
               {
+                path: 'innings/best',
+                lazy: async () => ({
+                  Component: (await import('./features/innings/BestPage.tsx')).BestPage,
+                }),
+              },
+              {
                 path: 'innings/lineup',
                 lazy: async () => ({
                   Component: (await import('./features/innings/LineupPage.tsx')).LineupPage,

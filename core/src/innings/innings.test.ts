@@ -29,10 +29,13 @@ import {
   scoringChances,
   sideOf,
   sideRunExpectancies,
+  squeezeValue,
   stateLabel,
   stepWorth,
   tacticsOf,
   totalsTogether,
+  USUAL_SQUEEZE,
+  walkValue,
   winBook,
   type Batting,
   type BattingRates,
@@ -40,6 +43,7 @@ import {
   type BreakEven,
   type Gamble,
   type GameRules,
+  type SqueezeOutcomes,
   type Value,
 } from './index.ts';
 
@@ -446,6 +450,38 @@ describe('a batter’s own rates', () => {
     expect(runs([strong, strong, strong, ...others])).toBeGreaterThan(
       runs([...others, strong, strong, strong]),
     );
+  });
+});
+
+describe('a squeeze', () => {
+  const runs = byRuns([runExpectancies(chainOf(PLAY_LEVELS.hs))]);
+  const NONE: SqueezeOutcomes = {
+    scored: 0,
+    scoredAndSafe: 0,
+    outAtHome: 0,
+    missed: 0,
+    foul: 0,
+    popDouble: 0,
+    popOut: 0,
+  };
+
+  it('is worth what its outcomes leave, and no run counts when the batter is the third out', () => {
+    const worth = (outs: number, outcome: keyof SqueezeOutcomes) =>
+      squeezeValue(4, outs, { ...NONE, [outcome]: 1 }, runs);
+    expect(worth(1, 'scored')).toBeCloseTo(1 + runs(0, 2, 0), 12);
+    expect(worth(2, 'scored')).toBe(0);
+    expect(worth(1, 'missed')).toBeCloseTo(runs(0, 2, 0), 12);
+    expect(worth(1, 'foul')).toBeCloseTo(runs(4, 1, 0), 12);
+    expect(worth(1, 'popDouble')).toBe(0);
+    const shares: number[] = Object.values({ ...USUAL_SQUEEZE });
+    expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 12);
+    expect(() => squeezeValue(1, 0, USUAL_SQUEEZE, runs)).toThrow('runner on third');
+  });
+
+  it('and a walk on purpose moves only who is forced', () => {
+    expect(walkValue(2, 0, runs)).toBeCloseTo(runs(3, 0, 0), 12);
+    expect(walkValue(1, 0, runs)).toBeCloseTo(runs(3, 0, 0), 12);
+    expect(walkValue(7, 0, runs)).toBeCloseTo(1 + runs(7, 0, 0), 12);
   });
 });
 

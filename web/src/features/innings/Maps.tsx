@@ -1,6 +1,6 @@
 import { breakEvenOf, baseOut, type Gamble } from '@bradyon/core/innings';
 import { useState } from 'react';
-import { Choice, percent } from '../../ui/index.ts';
+import { percent, PickOne } from '../../ui/index.ts';
 import { misfitOf, valueOf, type Tables } from './odds.ts';
 import type { Situation } from './situation.ts';
 import { neededText } from './words.ts';
@@ -60,11 +60,13 @@ export function Maps({ tables, situation }: { tables: Tables; situation: Situati
             ? 'By bases and outs'
             : `By inning and our lead, ${situation.half}, ${String(situation.outs)} out, he alone on base`}
         </h2>
-        <Choice
+        <PickOne
           label="Map"
           value={shown}
           options={MAPS.map((value) => ({ value, text: MAP_TEXT[value] }))}
-          onChange={setShown}
+          onChange={(value) => {
+            setShown(MAPS.find((each) => each === value) ?? 'runs');
+          }}
         />
       </div>
       <div className="odds-scroll" tabIndex={0} role="region" aria-label={MAP_TEXT[shown]}>

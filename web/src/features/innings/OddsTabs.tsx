@@ -4,6 +4,7 @@ import { useTeam } from '../teams/index.ts';
 const PAGES = [
   { to: 'innings', text: 'Situation' },
   { to: 'innings/lineup', text: 'Line-up' },
+  { to: 'innings/best', text: 'Best choices' },
 ];
 
 /** The ways to ask what it is worth. */
