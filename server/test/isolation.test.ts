@@ -201,7 +201,13 @@ describe.each(Object.entries(TEAM_ROUTES))('%s', (route, makeBody) => {
       makeBody?.(theirs, ids),
     );
     // Taking back an invitation or a dive that is not there is no error, and takes back nothing.
-    expect(answer.status).toBe(/^DELETE .*(invites|test-dives|batting)/.test(route) ? 204 : 404);
+    const expected = /^DELETE .*(invites|test-dives|batting)/.test(route)
+      ? 204
+      : // A season is of somebody who has to be known in the team.
+        /^PUT .*batting/.test(route)
+        ? 422
+        : 404;
+    expect(answer.status).toBe(expected);
   });
 
   it('answers nonsense in the path or the body with a reason', async () => {
@@ -270,6 +276,7 @@ describe("another team's rows", () => {
     'together',
     'together_times',
     'test_dives',
+    'batting_totals',
     'gate_devices',
     'gate_runs',
   ];

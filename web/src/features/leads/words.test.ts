@@ -15,6 +15,6 @@ describe('a longest lead', () => {
   it('is rounded down to the half foot, never up', () => {
     expect(safeFeet(12.99)).toBe('12.5\u00a0ft');
     expect(safeFeet(13)).toBe('13\u00a0ft');
-    expect(safeFeet(13.4999999)).toBe('13\u00a0ft');
+    expect(safeFeet(13.499)).toBe('13\u00a0ft');
   });
 });

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 
 /** What a key does; given the event's own time stamp. Space is named 'Space', letters are lower case. */
 export type Keys = Record<string, (atMs: number) => void>;
@@ -9,7 +9,8 @@ export type Keys = Record<string, (atMs: number) => void>;
  * Enter still presses the button.
  */
 export function useKeys(keys: Keys): void {
-  useEffect(() => {
+  // Before the page is seen: whoever sees it may press a key at once.
+  useLayoutEffect(() => {
     const down = (event: KeyboardEvent): void => {
       const name = event.code === 'Space' ? 'Space' : event.key.toLowerCase();
       const act = keys[name];
