@@ -11,10 +11,11 @@ const CORE_ORDER = [
   'rules',
   'people',
   'timing',
-  'files',
   'sprint',
   'leads',
   'steals',
+  'innings',
+  'files',
 ];
 const FEATURES = {
   server: ['accounts', 'teams', 'people', 'timing', 'leads', 'innings', 'gates', 'files'],

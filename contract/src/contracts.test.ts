@@ -1,4 +1,5 @@
 import { PRESET_NAMES, PRESETS } from '@bradyon/core/rules';
+import { USUAL_SQUEEZE } from '@bradyon/core/innings';
 import { levelsOf } from '@bradyon/core/timing';
 import type { Person } from '@bradyon/core/people';
 import type { ReadingDraft } from '@bradyon/core/timing';
@@ -32,6 +33,8 @@ const batting: BattingRecord = {
   homeRuns: 1,
   walks: 5,
   strikeouts: 9,
+  buntTries: 2,
+  buntsGood: 1,
   reachedOnError: 1,
 };
 const testDive: TestDiveRecord = {
@@ -73,6 +76,7 @@ const team: TeamDraft = {
   ruleset: PRESETS.fullSizeSeven,
   neededChance: 0.8,
   levelChanges: {},
+  playChanges: {},
   throwLimits: { pitcher: 80, catcher: null },
 };
 const delivery: ReadingDraft = {
@@ -119,6 +123,8 @@ describe('the contracts', () => {
     [{ levelChanges: { topSpeed: 99 } }, 'levelChanges.topSpeed'],
     [{ levelChanges: { gravity: 9.8 } }, 'levelChanges.gravity'],
     [{ level: 'fpHs' }, 'level'],
+    [{ playChanges: { squeeze: { ...USUAL_SQUEEZE, scored: 0.4 } } }, 'playChanges.squeeze'],
+    [{ playChanges: { rates: { strikeout: 1 } } }, 'playChanges.rates.walk'],
     [{ ruleset: { ...PRESETS.fullSizeSeven, innings: 7.5 } }, 'ruleset.innings'],
     [
       { ruleset: { ...PRESETS.fullSizeSeven, runRuleAfterInning: null } },
@@ -214,12 +220,18 @@ describe('the contracts', () => {
     together: [],
     testDives: [],
     batting: [],
+    battingOrder: { personIds: [] },
   };
 
   it('a team file of version 1 is read as what it is today', () => {
-    const { neededChance: _chance, levelChanges: _changes, ...oldTeam } = teamOfFile;
+    const {
+      neededChance: _chance,
+      levelChanges: _changes,
+      playChanges: _sheets,
+      ...oldTeam
+    } = teamOfFile;
     const { leadFeet: _lead, ...oldPerson } = person;
-    const { testDives: _dives, batting: _batting, ...rest } = file;
+    const { testDives: _dives, batting: _batting, battingOrder: _order, ...rest } = file;
     const old = {
       ...rest,
       version: 1,

@@ -3,7 +3,13 @@ import { describeMisfit, type Reading } from '@bradyon/core/timing';
 import { USUAL_NEEDED_CHANCE } from '@bradyon/core/steals';
 import type { TeamId } from '@bradyon/core/units';
 import { gateRunContract, type GateRun } from './gates.ts';
-import { battingContract, type BattingRecord } from './innings.ts';
+import {
+  battingContract,
+  battingMisfit,
+  battingOrderContract,
+  type BattingOrder,
+  type BattingRecord,
+} from './innings.ts';
 import { testDiveContract, type TestDiveRecord } from './leads.ts';
 import { opponentContract, personContract } from './people.ts';
 import {
@@ -36,6 +42,7 @@ export interface TeamFile {
   together: Together[];
   testDives: TestDiveRecord[];
   batting: BattingRecord[];
+  battingOrder: BattingOrder;
 }
 
 /** A team made of a file, under an id of its own. */
@@ -56,6 +63,7 @@ function fileMisfit({
   gateRuns,
   testDives,
   batting,
+  battingOrder,
 }: TeamFile): Misfit | null {
   const misfit = teamMisfit(team);
   if (misfit) return { ...misfit, path: `team.${misfit.path}` };
@@ -68,9 +76,18 @@ function fileMisfit({
     gateRuns.findIndex(({ personId }) => !known.has(personId)),
     testDives.findIndex(({ personId }) => !known.has(personId)),
     batting.findIndex(({ personId }) => !known.has(personId)),
+    battingOrder.personIds.findIndex((personId) => !known.has(personId)),
     readings.findIndex(({ movedFrom }) => movedFrom !== null && !taken.has(movedFrom)),
   ];
-  const paths = ['people', 'readings', 'gateRuns', 'testDives', 'batting', 'readings'];
+  const paths = [
+    'people',
+    'readings',
+    'gateRuns',
+    'testDives',
+    'batting',
+    'battingOrder.personIds',
+    'readings',
+  ];
   const stranger = strangers.findIndex((index) => index !== -1);
   if (stranger !== -1) {
     return {
@@ -82,10 +99,10 @@ function fileMisfit({
     const fault = describeMisfit(reading);
     if (fault) return { path: `readings.${String(index)}.${fault.path}`, message: fault.message };
   }
-  return null;
+  return battingMisfit(batting);
 }
 
-/** Version 1 asked for a margin on the watch instead of a chance, and had neither own constants, leads, test dives nor totals at bat. */
+/** Version 1 asked for a margin on the watch instead of a chance, and had neither own constants, leads, test dives nor anything at bat. */
 function fromVersionOne(value: unknown): unknown {
   const file = value as { version?: unknown; team?: object; people?: unknown } | null;
   if (file?.version !== 1 || !Array.isArray(file.people)) return value;
@@ -93,10 +110,11 @@ function fromVersionOne(value: unknown): unknown {
   return {
     ...file,
     version: TEAM_FILE_VERSION,
-    team: { ...team, neededChance: USUAL_NEEDED_CHANCE, levelChanges: {} },
+    team: { ...team, neededChance: USUAL_NEEDED_CHANCE, levelChanges: {}, playChanges: {} },
     people: file.people.map((person: object) => ({ ...person, leadFeet: null })),
     testDives: [],
     batting: [],
+    battingOrder: { personIds: [] },
   };
 }
 
@@ -127,6 +145,7 @@ const newestTeamFile = contract<TeamFile>(
     together: required(rowsOf(togetherContract, 1000)),
     testDives: required(rowsOf(testDiveContract, MANY)),
     batting: required(rowsOf(battingContract, 20_000)),
+    battingOrder: required(battingOrderContract),
   },
   fileMisfit,
 );

@@ -1,3 +1,4 @@
+import { describeChangesMisfit, type PlayChanges } from '@bradyon/core/innings';
 import { LEAD_RULES, SPORTS, type Ruleset } from '@bradyon/core/rules';
 import {
   LEVEL_CONSTANT_KEYS,
@@ -9,6 +10,7 @@ import {
   type ThrowLimits,
 } from '@bradyon/core/timing';
 import type { AccountId, InviteId, TeamId } from '@bradyon/core/units';
+import { playChangesRule } from './innings.ts';
 import {
   contract,
   flag,
@@ -37,6 +39,8 @@ export interface TeamDraft {
   neededChance: number;
   /** Their own numbers in place of the level's. */
   levelChanges: LevelChanges;
+  /** Their own sheets of how the game goes in place of the level's. */
+  playChanges: PlayChanges;
   /** Timed throws of a day. */
   throwLimits: ThrowLimits;
 }
@@ -129,11 +133,14 @@ export const teamDraftFields = {
   ruleset: required(rulesetContract),
   neededChance: required(number('Enter a chance from 50 to 99 %.', { min: 0.5, max: 0.99 })),
   levelChanges: required(contract<LevelChanges>(changeFields)),
+  playChanges: required(playChangesRule),
   throwLimits: required(contract<ThrowLimits>({ pitcher: throwLimit, catcher: throwLimit })),
 };
 
 /** What of a team does not go together, or null. */
-export function teamMisfit({ level, ruleset }: Omit<TeamDraft, 'id'>): Misfit | null {
+export function teamMisfit({ level, ruleset, playChanges }: Omit<TeamDraft, 'id'>): Misfit | null {
+  const sheet = describeChangesMisfit(playChanges);
+  if (sheet) return { ...sheet, path: `playChanges.${sheet.path}` };
   if (LEVELS[level].sport !== ruleset.sport) {
     return {
       path: 'level',

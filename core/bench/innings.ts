@@ -76,7 +76,7 @@ export function benchInnings(print: Print): void {
   });
   print(
     'best-choices-of-a-game',
-    medianMs(3, () => void policyByWin(tactics, tactics, rules)),
+    medianMs(3, () => void policyByWin([tactics], [tactics], rules)),
     'ms',
   );
 

@@ -111,6 +111,7 @@ export class Coach {
       ruleset: PRESETS[preset],
       neededChance: 0.8,
       levelChanges: {},
+      playChanges: {},
       throwLimits: { pitcher: null, catcher: null },
     });
     await post(`/teams/${team}/opponents`, {

@@ -142,6 +142,7 @@ export function aTeam(parts: Partial<TeamDraft> = {}): TeamDraft {
     ruleset: PRESETS.fullSizeSeven,
     neededChance: 0.8,
     levelChanges: {},
+    playChanges: {},
     throwLimits: { pitcher: null, catcher: null },
     ...parts,
   };
@@ -181,6 +182,8 @@ export function aSeasonAtBat(
     walks: 7,
     strikeouts: 12,
     reachedOnError: 2,
+    buntTries: 4,
+    buntsGood: 3,
     ...parts,
   };
 }

@@ -53,6 +53,11 @@ const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown) | null
   'GET /api/teams/:teamId/batting': null,
   'PUT /api/teams/:teamId/batting/:id': ({ pitcher }) => aSeasonAtBat(pitcher.id),
   'DELETE /api/teams/:teamId/batting/:id': null,
+  'POST /api/teams/:teamId/batting/import': ({ pitcher }) => ({
+    batting: [aSeasonAtBat(pitcher.id)],
+  }),
+  'GET /api/teams/:teamId/batting-order': null,
+  'PUT /api/teams/:teamId/batting-order': ({ pitcher }) => ({ personIds: [pitcher.id] }),
   'GET /api/teams/:teamId/test-dives': null,
   'POST /api/teams/:teamId/test-dives': ({ pitcher }) => aTestDive(pitcher.id),
   'DELETE /api/teams/:teamId/test-dives/:id': null,
@@ -265,6 +270,7 @@ describe("another team's rows", () => {
     'together_times',
     'test_dives',
     'batting_totals',
+    'batting_order',
     'gate_devices',
     'gate_runs',
   ];
@@ -277,6 +283,7 @@ describe("another team's rows", () => {
     'together_times',
     'test_dives',
     'batting_totals',
+    'batting_order',
     'gate_devices',
     'gate_runs',
   ];

@@ -3,12 +3,15 @@ import { aReading } from '../../test/aReading.ts';
 import type { Opponent, Person } from '../people/index.ts';
 import type { OpponentId, PersonId } from '../units/index.ts';
 import {
+  BATTING_COLUMNS,
   matchColumns,
   PERSON_COLUMNS,
   READING_COLUMNS,
+  readBatting,
   readPeople,
   readReadings,
   unmatched,
+  writeBatting,
   writePeople,
   writeReadings,
 } from './index.ts';
@@ -263,5 +266,61 @@ describe('a file of times', () => {
       alreadyThere: true,
       value: { seconds: -0.12, start: 'rocker', takenAt: reading.takenAt },
     });
+  });
+});
+
+describe('a file of seasons at bat', () => {
+  const known = {
+    people: [person('dara'), person('otter', { opponentId: otters.id, number: '7', name: 'Oren' })],
+    opponents: [otters],
+    ourName: 'Tern Rock Skuas',
+    batting: [],
+  };
+  const read = (headings: string[], lines: string[][], before: typeof known | object = {}) =>
+    readBatting(lines, matchColumns(BATTING_COLUMNS, headings), { ...known, ...before });
+
+  it('reads ours and theirs; without plate appearances they are put together', () => {
+    const rows = read(
+      ['Opponent', '#', 'AB', 'H', '2B', 'BB', 'HBP', 'SF', 'K'],
+      [
+        ['', '4', '40', '12', '3', '6', '1', '2', '9'],
+        ['Millrace Otters', '7', '30', '5', '', '', '', '', '11'],
+      ],
+    );
+    expect(rows).toMatchObject([
+      { ok: true, value: { personId: 'dara', plateAppearances: 49, hits: 12, walks: 7 } },
+      { ok: true, value: { personId: 'otter', plateAppearances: 30, doubles: 0, strikeouts: 11 } },
+    ]);
+  });
+
+  it('names each bad row with its line and its reason', () => {
+    const rows = read(
+      ['#', 'PA', 'H', 'BB'],
+      [
+        ['4', '50', '10', 'x'],
+        ['4', '', '10', '0'],
+        ['4', '5', '10', '0'],
+        ['', '50', '10', '0'],
+        ['4', '50', '10', '0'],
+        ['4', '50', '10', '0'],
+      ],
+    );
+    expect(reasonsOf(rows)).toEqual([
+      [2, 'BB "x": enter a whole number from 0 to 2000.'],
+      [3, 'Give plate appearances (PA) or at bats (AB).'],
+      [4, expect.stringContaining('add up to more')],
+      [5, 'Say whose season it is: a number or a name.'],
+      [7, 'His season stands in this file twice.'],
+    ]);
+  });
+
+  it('written and read again is there already', () => {
+    const [first] = read(['#', 'PA', 'H', 'Bunts tried'], [['4', '50', '10', '3']]);
+    const season = first?.ok ? first.value : null;
+    if (!season) throw new Error('it was read');
+    const [written = {}] = writeBatting([season], known.people, known.opponents);
+    const cells = Object.values(written).map(String);
+    const [again] = read(Object.keys(written), [cells], { batting: [season] });
+    expect(again).toEqual({ line: 2, ok: true, value: season, alreadyThere: true });
   });
 });

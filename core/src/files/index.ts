@@ -1,4 +1,11 @@
 export {
+  BATTING_COLUMNS,
+  readBatting,
+  writeBatting,
+  type BattingColumn,
+  type Season,
+} from './batting.ts';
+export {
   PERSON_COLUMNS,
   readPeople,
   writePeople,

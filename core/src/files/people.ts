@@ -15,7 +15,7 @@ export type PersonColumn =
 /** The columns of a roster file. */
 export const PERSON_COLUMNS: readonly Column<PersonColumn>[] = [
   { key: 'side', title: 'Team', aliases: ['opponent', 'club', 'side'], needed: false },
-  { key: 'number', title: 'Number', aliases: ['no', 'nr', 'shirt', 'jersey', '#'], needed: false },
+  { key: 'number', title: 'Number', aliases: ['no', 'nr', 'shirt', 'jersey'], needed: false },
   { key: 'name', title: 'Name', aliases: ['player', 'full name'], needed: true },
   { key: 'throws', title: 'Throws', aliases: ['throw', 't', 'throwing hand'], needed: false },
   { key: 'bats', title: 'Bats', aliases: ['bat', 'b', 'hits'], needed: false },

@@ -9,9 +9,10 @@ import {
   type ReadingKind,
   type StartTechnique,
 } from '../timing/index.ts';
-import { roundToMillisecond, type Base, type PersonId, type ReadingId } from '../units/index.ts';
+import { roundToMillisecond, type Base, type ReadingId } from '../units/index.ts';
 import type { MakeId } from './people.ts';
-import { cellOf, figureOf, plain, wordOf, type Column, type Matching, type Row } from './table.ts';
+import { cellOf, figureOf, wordOf, type Column, type Matching, type Row } from './table.ts';
+import { whoseRow, WHO_COLUMNS, type Known } from './who.ts';
 
 export type ReadingColumn =
   | 'id'
@@ -31,9 +32,7 @@ export type ReadingColumn =
 /** The columns of a file of times. */
 export const READING_COLUMNS: readonly Column<ReadingColumn>[] = [
   { key: 'id', title: 'Id', aliases: [], needed: false },
-  { key: 'side', title: 'Team', aliases: ['opponent', 'club', 'side'], needed: false },
-  { key: 'number', title: 'Number', aliases: ['no', 'nr', 'shirt', 'jersey', '#'], needed: false },
-  { key: 'name', title: 'Name', aliases: ['player', 'full name'], needed: false },
+  ...WHO_COLUMNS,
   { key: 'kind', title: 'Timed', aliases: ['kind', 'what', 'event', 'type'], needed: true },
   { key: 'seconds', title: 'Seconds', aliases: ['time', 's', 'sec', 'result'], needed: true },
   { key: 'base', title: 'Base', aliases: ['to base', 'bag'], needed: false },
@@ -94,12 +93,7 @@ const FEET_PER_METRE = 1 / 0.3048;
 export function readReadings(
   lines: readonly (readonly string[])[],
   matching: Matching<ReadingColumn>,
-  known: {
-    people: readonly Person[];
-    opponents: readonly Opponent[];
-    ourName: string;
-    readings: readonly Pick<Reading, 'id'>[];
-  },
+  known: Known & { readings: readonly Pick<Reading, 'id'>[] },
   unit: DistanceUnit,
   makeId: MakeId,
 ): Row<ReadingDraft>[] {
@@ -109,7 +103,7 @@ export function readReadings(
     const line = index + 2;
     const read = (key: ReadingColumn): string => cellOf(cells, matching, key);
     const reasons: string[] = [];
-    const person = personOf(read, known);
+    const person = whoseRow(read, known, 'Say whose time it is: a number or a name.');
     if ('reason' in person) reasons.push(person.reason);
 
     const figure = (key: 'seconds' | 'lead' | 'from' | 'to', title: string): number | null => {
@@ -185,35 +179,6 @@ export function readReadings(
 }
 
 const UUID = /^[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/;
-
-/** Whose row it is, or why that cannot be told. */
-function personOf(
-  read: (key: ReadingColumn) => string,
-  {
-    people,
-    opponents,
-    ourName,
-  }: { people: readonly Person[]; opponents: readonly Opponent[]; ourName: string },
-): { id: PersonId } | { reason: string } {
-  const side = read('side');
-  const isOurs = side === '' || plain(side) === plain(ourName);
-  const opponent = opponents.find(({ name }) => plain(name) === plain(side));
-  if (!isOurs && !opponent) return { reason: `Team "${side}" is not known: add it first.` };
-  const number = read('number').replace(/^#/, '');
-  const name = read('name');
-  if (number === '' && name === '') return { reason: 'Say whose time it is: a number or a name.' };
-  const fits = people.filter(
-    (person) =>
-      person.opponentId === (isOurs ? null : (opponent?.id ?? null)) &&
-      (number === '' || person.number === number) &&
-      (name === '' || plain(person.name) === plain(name)),
-  );
-  const active = fits.filter(({ retired }) => !retired);
-  const [only, another] = active.length > 0 ? active : fits;
-  const who = [number, name].filter((part) => part !== '').join(' ');
-  if (!only) return { reason: `${who} is not on the roster: add him first.` };
-  return another ? { reason: `There are several ${who}: give number and name.` } : { id: only.id };
-}
 
 const DAY = /^(\d{4})-(\d{2})-(\d{2})$/;
 const TIME = /^(\d{1,2})(:\d{2}(?::\d{2}(?:\.\d+)?)?)(Z|[+-]\d{2}:?\d{2})?$/;

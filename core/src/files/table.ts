@@ -32,7 +32,8 @@ export function matchColumns<Key extends string>(
   columns: readonly Column<Key>[],
   headings: readonly string[],
 ): Matching<Key> {
-  const free = headings.map(plain);
+  // A sign alone is how many sheets head the shirt number.
+  const free = headings.map((heading) => (heading.trim() === '#' ? 'number' : plain(heading)));
   const found = columns.map(({ key, title, aliases }) => {
     const names = [title, key, ...aliases].map(plain);
     const index = free.findIndex((heading) => heading !== '' && names.includes(heading));

@@ -1,6 +1,6 @@
 import {
   describeAdvanceMisfit,
-  describeRatesMisfit,
+  describeSharesMisfit,
   type Advance,
   type BattingRates,
   type Situation,
@@ -8,6 +8,7 @@ import {
 import {
   basesOf,
   baseOut,
+  doneBy,
   FIRST,
   loadOf,
   outsOf,
@@ -45,7 +46,7 @@ const CLOSE = 1e-12;
  * @throws RangeError when rates or advancement do not add up, with the reason
  */
 export function chainOf({ rates, advance, situation }: Batting): Chain {
-  const misfit = describeRatesMisfit(rates) ?? describeAdvanceMisfit(advance);
+  const misfit = describeSharesMisfit(rates) ?? describeAdvanceMisfit(advance);
   if (misfit) throw new RangeError(`chainOf: ${misfit}`);
   return Array.from({ length: STATES }, (_, from) => {
     const steps = new Steps(from);
@@ -95,8 +96,7 @@ export class Steps {
 
   /** A step that is known already, of another chain from the same state. */
   take({ to, runs, chance }: Transition): void {
-    const finished = runs + loadOf(to) - loadOf(this.from);
-    this.keep(to, runs, chance, finished === 0 ? 0 : 1);
+    this.keep(to, runs, chance, doneBy(this.from, to, runs));
   }
 
   list(): Transition[] {

@@ -2,16 +2,20 @@ export { chainOf, type Batting, type Chain, type Transition } from './chain.ts';
 export { PLAY_LEVELS } from './playLevels.ts';
 export {
   describeAdvanceMisfit,
-  describeRatesMisfit,
+  describeSharesMisfit,
   EVENTS,
+  INFIELDS,
   NO_SITUATION,
   type Advance,
   type BattingEvent,
   type BattingRates,
   type BuntOutcomes,
   type ByOuts,
+  type ContactShares,
+  type Infield,
   type PlayLevel,
   type Situation,
+  type SqueezeOutcomes,
 } from './rates.ts';
 export { MOST_RUNS, runDistributions, runExpectancies, scoringChances } from './runs.ts';
 export {
@@ -28,15 +32,23 @@ export {
   type Bases,
 } from './state.ts';
 export {
+  CONTACT,
+  describeChangesMisfit,
+  playLevelOf,
+  USUAL_SQUEEZE,
+  type PlayChanges,
+  type TeamLevel,
+} from './ownLevel.ts';
+export {
   describeStandingMisfit,
   HALVES,
   plainRules,
-  winBook,
   type GameRules,
   type Half,
   type Standing,
-  type WinBook,
-} from './book.ts';
+} from './game.ts';
+export { openBook, winBook, type WinBook } from './book.ts';
+export { winTables, type WinTables } from './winTables.ts';
 export { halfEnds, sideOf, sideRunExpectancies, type HalfEnds, type Side } from './side.ts';
 export {
   breakEvenOf,
@@ -47,37 +59,28 @@ export {
   type Needed,
 } from './breakEven.ts';
 export { byRuns, byWin, type Value } from './value.ts';
-export {
-  CONTACT,
-  contactValue,
-  INFIELDS,
-  sacrificeChain,
-  squeezeValue,
-  stepWorth,
-  twoStrikeRates,
-  USUAL_SQUEEZE,
-  walkValue,
-  type ContactShares,
-  type Infield,
-  type SqueezeOutcomes,
-} from './tactics.ts';
+export { usualChance } from './usual.ts';
+export { sacrificeChain, twoStrikeRates } from './sacrifice.ts';
+export { squeezeChain } from './squeeze.ts';
+export { contactValue, infieldInSaves, stepWorth, walkValue } from './tactics.ts';
 export {
   ACTIONS,
   policyByRuns,
-  policyByWin,
   tacticsOf,
   type Action,
   type RunPolicy,
   type StealChances,
   type Tactics,
-  type WinPolicy,
 } from './policy.ts';
+export { policyByWin, type BestChoice, type WinPolicy } from './winPolicy.ts';
 export { gameRulesOf } from './rulesOf.ts';
 export { CAUTION, SAYINGS, testSayings, type Saying, type SayingTested } from './sayings.ts';
 export {
   describeTotalsMisfit,
+  BUNT_WEIGHT,
   gameRuns,
   LEVEL_WEIGHT,
+  ownBunt,
   ownRates,
   TOTALS,
   totalsTogether,

@@ -11,14 +11,11 @@ import {
   CONTACT,
   contactValue,
   describeAdvanceMisfit,
-  describeRatesMisfit,
+  describeSharesMisfit,
   describeStandingMisfit,
-  describeTotalsMisfit,
   EVENTS,
-  gameRuns,
   HALVES,
   loadOf,
-  ownRates,
   plainRules,
   PLAY_LEVELS,
   policyByRuns,
@@ -29,21 +26,15 @@ import {
   scoringChances,
   sideOf,
   sideRunExpectancies,
-  squeezeValue,
   stateLabel,
   stepWorth,
   tacticsOf,
-  totalsTogether,
-  USUAL_SQUEEZE,
-  walkValue,
   winBook,
   type Batting,
   type BattingRates,
-  type BattingTotals,
   type BreakEven,
   type Gamble,
   type GameRules,
-  type SqueezeOutcomes,
   type Value,
 } from './index.ts';
 
@@ -259,7 +250,7 @@ describe.each(VECTOR_LEVELS)('tactics at %s', (name) => {
     const rules = vectors.rules as Record<string, VectorRules>;
     const plain = rules[vectors.optimal.gameRules];
     if (!plain) throw new Error('no rules');
-    const best = policyByWin(tactics, tactics, rulesOf(plain));
+    const best = policyByWin([tactics], [tactics], rulesOf(plain));
     const start = best.at({ inning: 1, half: 'top', homeLead: 0, state: 0 });
     near(start.homeWin, vectors.optimal.startTop1, vectors.tolerance.optimal);
     const last = plain.innings;
@@ -347,12 +338,13 @@ describe('any game', () => {
   it('loses no runner on any step, whatever the rates', () => {
     fc.assert(
       fc.property(anyRates, fc.constantFrom(...LEVEL_NAMES), (rates, name) => {
-        for (const [from, steps] of chainOf(batting(rates, name)).entries()) {
-          expect(steps.reduce((sum, { chance }) => sum + chance, 0)).toBeCloseTo(1, 9);
-          for (const { to, runs } of steps) {
-            expect([0, 1]).toContain(runs + loadOf(to) - loadOf(from));
-          }
-        }
+        const chain = chainOf(batting(rates, name));
+        const sums = chain.map((steps) => steps.reduce((sum, { chance }) => sum + chance, 0));
+        expect(sums.every((sum) => Math.abs(sum - 1) < 1e-9)).toBe(true);
+        const done = chain.flatMap((steps, from) =>
+          steps.map(({ to, runs }) => runs + loadOf(to) - loadOf(from)),
+        );
+        expect(done.every((each) => each === 0 || each === 1)).toBe(true);
       }),
       { numRuns: 200 },
     );
@@ -376,7 +368,7 @@ describe('any game', () => {
   it('is refused with rates that do not add up, with the reason', () => {
     const level = PLAY_LEVELS.hs;
     const rates = { ...level.rates, walk: 0.5 };
-    expect(describeRatesMisfit(rates)).toMatch(/add up to 1; these add up to 1\.365/);
+    expect(describeSharesMisfit(rates)).toMatch(/add up to 1; these add up to 1\.365/);
     expect(() => chainOf({ ...level, rates })).toThrow('add up to 1');
     const advance = { ...level.advance, groundScoreFromThird: 0.99 };
     expect(describeAdvanceMisfit(advance)).toMatch(/groundScoreFromThird and groundOutAtHome/);
@@ -398,90 +390,6 @@ describe('any game', () => {
     );
     const rms = Math.sqrt(errors.reduce((sum, error) => sum + error * error, 0) / errors.length);
     expect(rms).toBeLessThan(0.0196);
-  });
-});
-
-describe('a batter’s own rates', () => {
-  const level = PLAY_LEVELS.hs.rates;
-  const season = (plateAppearances: number, hits: number): BattingTotals => ({
-    plateAppearances,
-    hits,
-    doubles: 0,
-    triples: 0,
-    homeRuns: 0,
-    walks: 0,
-    strikeouts: 0,
-    reachedOnError: 0,
-  });
-
-  it('go from the level’s to his own as he bats, and always add up', () => {
-    const none = ownRates(level, season(0, 0));
-    expect(none.ownShare).toBe(0);
-    for (const event of EVENTS) expect(none.rates[event]).toBeCloseTo(level[event], 12);
-    const singles = [10, 100, 2000].map((count) => ownRates(level, season(count, count / 2)));
-    expect(singles.map(({ rates }) => rates.single)).toEqual(
-      singles.map(({ rates }) => rates.single).toSorted((a, b) => a - b),
-    );
-    expect(singles.at(-1)?.rates.single).toBeCloseTo(0.48, 2);
-    for (const { rates } of singles) expect(describeRatesMisfit(rates)).toBeNull();
-  });
-
-  it('are refused when the totals do not go together', () => {
-    expect(() => ownRates(level, season(10, 12))).toThrow('plate appearances');
-    expect(describeTotalsMisfit({ ...season(10, 1), doubles: 2 })?.path).toBe('hits');
-    expect(totalsTogether([season(10, 2), season(5, 1)])).toEqual(season(15, 3));
-  });
-
-  it('make more runs the better the batters, in a game', () => {
-    const batting = (hits: number): Batting => ({
-      ...PLAY_LEVELS.hs,
-      rates: ownRates(level, season(100, hits)).rates,
-    });
-    const [weak, strong] = [batting(10), batting(40)];
-    const runs = (order: Batting[]) => gameRuns(sideOf(order), 7);
-    expect(runs(Array.from({ length: 9 }, () => strong))).toBeGreaterThan(
-      runs(Array.from({ length: 9 }, () => weak)) + 2,
-    );
-    // A game of identical batters is its innings, each alike.
-    const one = sideRunExpectancies(sideOf([weak]))[0]?.[0] ?? 0;
-    expect(runs([weak])).toBeCloseTo(7 * one, 9);
-    // Best first is better than best last.
-    const others = Array.from({ length: 6 }, () => weak);
-    expect(runs([strong, strong, strong, ...others])).toBeGreaterThan(
-      runs([...others, strong, strong, strong]),
-    );
-  });
-});
-
-describe('a squeeze', () => {
-  const runs = byRuns([runExpectancies(chainOf(PLAY_LEVELS.hs))]);
-  const NONE: SqueezeOutcomes = {
-    scored: 0,
-    scoredAndSafe: 0,
-    outAtHome: 0,
-    missed: 0,
-    foul: 0,
-    popDouble: 0,
-    popOut: 0,
-  };
-
-  it('is worth what its outcomes leave, and no run counts when the batter is the third out', () => {
-    const worth = (outs: number, outcome: keyof SqueezeOutcomes) =>
-      squeezeValue(4, outs, { ...NONE, [outcome]: 1 }, runs);
-    expect(worth(1, 'scored')).toBeCloseTo(1 + runs(0, 2, 0), 12);
-    expect(worth(2, 'scored')).toBe(0);
-    expect(worth(1, 'missed')).toBeCloseTo(runs(0, 2, 0), 12);
-    expect(worth(1, 'foul')).toBeCloseTo(runs(4, 1, 0), 12);
-    expect(worth(1, 'popDouble')).toBe(0);
-    const shares: number[] = Object.values({ ...USUAL_SQUEEZE });
-    expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 12);
-    expect(() => squeezeValue(1, 0, USUAL_SQUEEZE, runs)).toThrow('runner on third');
-  });
-
-  it('and a walk on purpose moves only who is forced', () => {
-    expect(walkValue(2, 0, runs)).toBeCloseTo(runs(3, 0, 0), 12);
-    expect(walkValue(1, 0, runs)).toBeCloseTo(runs(3, 0, 0), 12);
-    expect(walkValue(7, 0, runs)).toBeCloseTo(1 + runs(7, 0, 0), 12);
   });
 });
 

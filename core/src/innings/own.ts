@@ -1,4 +1,4 @@
-import { EVENTS, type BattingRates } from './rates.ts';
+import { EVENTS, type BattingRates, type BuntOutcomes } from './rates.ts';
 import { halfEnds, sideRunExpectancies, type Side } from './side.ts';
 
 /** A batter's season so far, as a scorebook adds it up. Whole numbers, not negative. */
@@ -12,6 +12,9 @@ export interface BattingTotals {
   walks: number;
   strikeouts: number;
   reachedOnError: number;
+  /** Sacrifices he was sent to lay down and did not end swinging away, and those that moved the runner. */
+  buntTries: number;
+  buntsGood: number;
 }
 export const TOTALS = [
   'plateAppearances',
@@ -22,14 +25,16 @@ export const TOTALS = [
   'walks',
   'strikeouts',
   'reachedOnError',
+  'buntTries',
+  'buntsGood',
 ] as const satisfies readonly (keyof BattingTotals)[];
 
 /** What of somebody's totals does not go together, with the field; null when all is well. */
 export function describeTotalsMisfit(
   totals: BattingTotals,
 ): { path: keyof BattingTotals; message: string } | null {
-  const { plateAppearances, hits, doubles, triples, homeRuns, walks, strikeouts, reachedOnError } =
-    totals;
+  const { plateAppearances, hits, doubles, triples, homeRuns, walks, strikeouts } = totals;
+  const { reachedOnError, buntTries, buntsGood } = totals;
   if (doubles + triples + homeRuns > hits) {
     return {
       path: 'hits',
@@ -41,6 +46,9 @@ export function describeTotalsMisfit(
       path: 'plateAppearances',
       message: 'Hits, walks, strikeouts and errors add up to more: enter all plate appearances.',
     };
+  }
+  if (buntsGood > buntTries) {
+    return { path: 'buntTries', message: 'Enter at least as many sacrifices tried as were good.' };
   }
   return null;
 }
@@ -87,6 +95,33 @@ export function ownRates(level: BattingRates, totals: BattingTotals): OwnRates {
   return {
     rates: Object.fromEntries(rates) as BattingRates,
     ownShare: plateAppearances / weight,
+  };
+}
+
+/** The level counts as much as this many sacrifices tried. Judgement. */
+export const BUNT_WEIGHT = 15;
+
+/**
+ * What a batter's sacrifices come to: the level's outcomes, moved by how many of his own were good.
+ * How often he ends swinging away stays the level's.
+ */
+export function ownBunt(
+  level: BuntOutcomes,
+  { buntTries, buntsGood }: Pick<BattingTotals, 'buntTries' | 'buntsGood'>,
+): BuntOutcomes {
+  const laid = 1 - level.swingAway;
+  const usual = (level.success + level.safe) / laid;
+  if (usual <= 0 || usual >= 1 || buntTries === 0) return level;
+  const own = (BUNT_WEIGHT * usual + buntsGood) / (BUNT_WEIGHT + buntTries);
+  const [good, bad] = [own / usual, (1 - own) / (1 - usual)];
+  return {
+    success: level.success * good,
+    safe: level.safe * good,
+    leadOut: level.leadOut * bad,
+    popOut: level.popOut * bad,
+    popDouble: level.popDouble * bad,
+    strikeout: level.strikeout * bad,
+    swingAway: level.swingAway,
   };
 }
 

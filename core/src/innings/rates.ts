@@ -68,6 +68,36 @@ export interface BuntOutcomes {
   swingAway: number;
 }
 
+/** What a squeeze comes to, shares that add up to 1: it is not a sacrifice. */
+export interface SqueezeOutcomes {
+  /** The run is in, the batter out at first. */
+  scored: number;
+  /** The run is in and everybody safe. */
+  scoredAndSafe: number;
+  /** The runner is out at the plate, the batter safe. */
+  outAtHome: number;
+  /** Missed or pitched out: the runner is out, the batter goes on. */
+  missed: number;
+  /** Fouled off: nothing has happened, but for a strike. */
+  foul: number;
+  /** Popped up: the batter is out, and the runner doubled off as well. */
+  popDouble: number;
+  popOut: number;
+}
+
+/** Of a ball on the ground with a runner on third only: shares 0..1. */
+export interface ContactShares {
+  /** It gets through. */
+  through: number;
+  /** He goes: out at home; or conceded, the out taken at first. The rest: everybody safe. */
+  outAtHome: number;
+  conceded: number;
+  /** He waits and scores anyway. */
+  scoresIfHolding: number;
+}
+export const INFIELDS = ['in', 'back'] as const;
+export type Infield = (typeof INFIELDS)[number];
+
 /** How the game goes at one level. */
 export interface PlayLevel {
   /** Where the numbers come from, to show beside them. */
@@ -83,13 +113,14 @@ export interface PlayLevel {
 
 const CLOSE = 1e-9;
 
-/** What of a batter's rates does not add up, in words; null when all is well. */
-export function describeRatesMisfit(rates: BattingRates): string | null {
-  const wrong = EVENTS.find((event) => !(rates[event] >= 0 && rates[event] <= 1));
-  if (wrong) return `${wrong} has to be from 0 to 1.`;
-  const sum = EVENTS.reduce((total, event) => total + rates[event], 0);
+/** What of shares of a whole does not add up, in words; null when all is well. */
+export function describeSharesMisfit(shares: object): string | null {
+  const all = Object.entries(shares) as [string, number][];
+  const wrong = all.find(([, share]) => !(share >= 0 && share <= 1));
+  if (wrong) return `${wrong[0]} has to be from 0 to 1.`;
+  const sum = all.reduce((total, [, share]) => total + share, 0);
   if (Math.abs(sum - 1) > CLOSE) {
-    return `The ten rates have to add up to 1; these add up to ${sum.toFixed(4)}.`;
+    return `The shares have to add up to 1; these add up to ${sum.toFixed(4)}.`;
   }
   return null;
 }

@@ -1,5 +1,5 @@
 import type { Ruleset } from '../rules/index.ts';
-import { plainRules, type GameRules } from './book.ts';
+import { plainRules, type GameRules } from './game.ts';
 
 /** What decides a game under a team's rules. A tie-breaker puts a runner on second. */
 export function gameRulesOf({

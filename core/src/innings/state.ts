@@ -56,6 +56,11 @@ export function isOver(state: BaseOut): boolean {
   return state >= OVER;
 }
 
+/** Batters done by a step: 1, or 0 when the half ended on the bases (the law of `loadOf`). */
+export function doneBy(from: BaseOut, to: BaseOut, runs: number): 0 | 1 {
+  return runs + loadOf(to) - loadOf(from) === 0 ? 0 : 1;
+}
+
 /** A state as coaches write the bases. @example stateLabel(baseOut(5, 1)) // '1_3, 1 out' */
 export function stateLabel(state: BaseOut): string {
   const bases = basesOf(state);

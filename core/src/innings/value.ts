@@ -1,4 +1,5 @@
-import type { Standing, WinBook } from './book.ts';
+import type { WinBook } from './book.ts';
+import type { Standing } from './game.ts';
 import { baseOut, type Bases } from './state.ts';
 
 /**

@@ -32,6 +32,7 @@ const REASONS: Record<string, { status: number; path: string; message: string }>
   readings__person_id: NOBODY_KNOWN,
   test_dives__person_id: NOBODY_KNOWN,
   batting_totals__person_id: NOBODY_KNOWN,
+  batting_order__person: { ...NOBODY_KNOWN, path: 'personIds' },
   gate_devices__runner_id: NOBODY_KNOWN,
   readings__moved_from: {
     status: 422,

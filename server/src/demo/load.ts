@@ -165,8 +165,8 @@ async function insertGateRun(
 /** A season at bat of about this much: the quicker batters are the better ones, more or less. */
 async function insertSeasons(tx: Tx, random: Random): Promise<void> {
   const { rows } = await tx.query<{ team_id: string; id: string; nth: number }>(
-    sql`select team_id, id, row_number() over (partition by team_id order by created_at, id) as nth
-        from people where opponent_id is null order by team_id, nth`,
+    sql`select team_id, id, row_number() over (partition by team_id, opponent_id order by created_at, id) as nth
+        from people order by team_id, nth`,
   );
   const seasons = rows.map(({ team_id: teamId, id, nth }) => {
     const plateAppearances = 34 + Math.floor(random() * 36);
@@ -175,6 +175,7 @@ async function insertSeasons(tx: Tx, random: Random): Promise<void> {
     const hits = share(0.27 - nth * 0.006);
     const doubles = Math.floor(hits * 0.2 * random() * 2);
     const triples = random() < 0.3 ? 1 : 0;
+    const buntTries = Math.floor(random() * 9);
     return [
       teamId,
       id,
@@ -186,12 +187,23 @@ async function insertSeasons(tx: Tx, random: Random): Promise<void> {
       share(0.12),
       share(0.2),
       share(0.04),
+      buntTries,
+      buntTries - Math.floor(random() * (buntTries / 2 + 1)),
     ];
   });
   await tx.query(
     sql`insert into batting_totals (team_id, person_id, plate_appearances, hits, doubles, triples,
-                                    home_runs, walks, strikeouts, reached_on_error)
+                                    home_runs, walks, strikeouts, reached_on_error,
+                                    bunt_tries, bunts_good)
         values ${bulk(seasons)}`,
+  );
+  // The first nine of the roster bat, as they stand there.
+  await tx.query(
+    sql`insert into batting_order (team_id, spot, person_id)
+        select team_id, nth, id
+        from (select team_id, id, row_number() over (partition by team_id order by created_at, id) as nth
+              from people where opponent_id is null and not retired) ours
+        where nth <= 9`,
   );
 }
 

@@ -13,7 +13,7 @@ import { bodyOf, idOf } from '../../http/exchange.ts';
 import { notFound, Problem } from '../../http/problem.ts';
 import { signedIn } from '../../http/session.ts';
 import { restoreRuns, selectAllRuns } from '../gates/index.ts';
-import { restoreBatting, selectBatting } from '../innings/index.ts';
+import { restoreBatting, saveOrder, selectBatting, selectOrder } from '../innings/index.ts';
 import { restoreDives, selectDives } from '../leads/index.ts';
 import { restoreOpponents, restorePeople, selectOpponents, selectPeople } from '../people/index.ts';
 import { insertTeam, ownerOnly, selectTeam } from '../teams/index.ts';
@@ -47,6 +47,7 @@ export function fileRoutes({ pool, reply }: Deps): Router {
         together: await selectTogether(tx),
         testDives: await selectDives(tx),
         batting: await selectBatting(tx),
+        battingOrder: await selectOrder(tx),
       };
     });
     res.attachment('bradyon-team.json');
@@ -66,6 +67,7 @@ export function fileRoutes({ pool, reply }: Deps): Router {
       await restoreTogether(tx, file.together);
       await restoreDives(tx, file.testDives);
       await restoreBatting(tx, file.batting);
+      await saveOrder(tx, file.battingOrder);
       return selectTeam(tx, id);
     });
     if (team === null) throw notFound('There is no such team among yours.');

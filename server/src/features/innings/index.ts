@@ -1,2 +1,2 @@
 export { inningsRoutes } from './innings.routes.ts';
-export { restoreBatting, selectBatting } from './innings.sql.ts';
+export { restoreBatting, saveOrder, selectBatting, selectOrder } from './innings.sql.ts';

@@ -5,7 +5,7 @@ import { many, maybeOne, one, type Tx } from '../../db/query.ts';
 
 const TEAM = raw(`
   t.id, t.name, t.level, t.ruleset, t.needed_chance as "neededChance",
-  t.level_changes as "levelChanges",
+  t.level_changes as "levelChanges", t.play_changes as "playChanges",
   jsonb_build_object('pitcher', t.pitcher_throw_limit, 'catcher', t.catcher_throw_limit)
     as "throwLimits", m.role`);
 
@@ -32,14 +32,14 @@ export function selectTeam(tx: Tx, id: TeamId): Promise<Team | null> {
 
 /** @returns whether the team is new: an id that is taken, by whomever, makes nothing */
 export async function insertTeam(tx: Tx, team: TeamDraft): Promise<boolean> {
-  const { id, name, level, ruleset, neededChance, levelChanges, throwLimits } = team;
+  const { id, name, level, ruleset, neededChance, levelChanges, playChanges, throwLimits } = team;
   await tx.query(sql`select set_config('app.team_id', ${id}, true)`);
   const made = await maybeOne(
     tx,
     sql`insert into teams (id, name, level, ruleset, needed_chance, level_changes,
-                           pitcher_throw_limit, catcher_throw_limit)
+                           play_changes, pitcher_throw_limit, catcher_throw_limit)
         values (${id}, ${name}, ${level}, ${JSON.stringify(ruleset)}, ${neededChance},
-                ${JSON.stringify(levelChanges)}, ${throwLimits.pitcher}, ${throwLimits.catcher})
+                ${JSON.stringify(levelChanges)}, ${JSON.stringify(playChanges)}, ${throwLimits.pitcher}, ${throwLimits.catcher})
         on conflict do nothing returning id`,
   );
   if (made) {
@@ -49,11 +49,12 @@ export async function insertTeam(tx: Tx, team: TeamDraft): Promise<boolean> {
 }
 
 export async function updateTeam(tx: Tx, team: TeamDraft): Promise<void> {
-  const { id, name, level, ruleset, neededChance, levelChanges, throwLimits } = team;
+  const { id, name, level, ruleset, neededChance, levelChanges, playChanges, throwLimits } = team;
   await tx.query(
     sql`update teams set name = ${name}, level = ${level},
                ruleset = ${JSON.stringify(ruleset)}, needed_chance = ${neededChance},
                level_changes = ${JSON.stringify(levelChanges)},
+               play_changes = ${JSON.stringify(playChanges)},
                pitcher_throw_limit = ${throwLimits.pitcher},
                catcher_throw_limit = ${throwLimits.catcher}
         where id = ${id}`,

@@ -63,6 +63,7 @@ function MakeTeam() {
       ruleset: PRESETS[preset],
       neededChance: USUAL_NEEDED_CHANCE,
       levelChanges: {},
+      playChanges: {},
       throwLimits: { pitcher: null, catcher: null },
     }),
     send: async (team) => {

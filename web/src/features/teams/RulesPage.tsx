@@ -107,6 +107,7 @@ export function RulesPage() {
       neededChance: shareOf(figure(values.neededPercent)),
       // Another level has other numbers: one's own were against the old one.
       levelChanges: values.level === team.level ? team.levelChanges : {},
+      playChanges: values.level === team.level ? team.playChanges : {},
       throwLimits: {
         pitcher: figure(values.pitcherThrows),
         catcher: figure(values.catcherThrows),
