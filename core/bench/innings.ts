@@ -76,7 +76,15 @@ export function benchInnings(print: Print): void {
   });
   print(
     'best-choices-of-a-game',
-    medianMs(3, () => void policyByWin([tactics], [tactics], rules)),
+    medianMs(5, () => void policyByWin([tactics], [tactics], rules)),
+    'ms',
+  );
+  const nine = batters.map((batting) =>
+    tacticsOf(batting, level.bunt, level.twoStrikeFactor, tactics.steals),
+  );
+  print(
+    'best-choices-of-a-line-up',
+    medianMs(3, () => void policyByWin(nine, [tactics], { ...rules, clip: 15 })),
     'ms',
   );
 

@@ -1,3 +1,4 @@
+import type { BattingOrder } from '@bradyon/contract/innings';
 import type { StaffThumb } from '@bradyon/contract/thumb';
 import type { Team } from '@bradyon/contract/teams';
 import type { Opponent, Person } from '@bradyon/core/people';
@@ -118,13 +119,15 @@ describe('the demo world', () => {
     }
   });
 
-  it('has seasons at bat of everybody of ours', async () => {
+  it('has seasons at bat of everybody, and nine who bat', async () => {
     for (const team of teams) {
       const { people } = await worldOf(team);
       const batting = await client.call<unknown[]>('GET', `/api/teams/${team.id}/batting`);
-      expect(batting.body).toHaveLength(
-        people.filter(({ opponentId }) => opponentId === null).length,
-      );
+      expect(batting.body).toHaveLength(people.length);
+      const order = await client.call<BattingOrder>('GET', `/api/teams/${team.id}/batting-order`);
+      const ours = people.filter(({ opponentId }) => opponentId === null).map(({ id }) => id);
+      expect(order.body.personIds).toHaveLength(9);
+      expect(ours).toEqual(expect.arrayContaining(order.body.personIds));
     }
   });
 

@@ -121,6 +121,12 @@ export const routes = createBrowserRouter([
                 }),
               },
               {
+                path: 'innings/rates',
+                lazy: async () => ({
+                  Component: (await import('./features/innings/RatesPage.tsx')).RatesPage,
+                }),
+              },
+              {
                 path: 'innings/lineup',
                 lazy: async () => ({
                   Component: (await import('./features/innings/LineupPage.tsx')).LineupPage,

@@ -54,12 +54,13 @@ export function chainOf({ rates, advance, situation }: Batting): Chain {
       if (before.outs >= 3) steps.end(before, 0);
       else {
         const now = ratesIn(rates, situation, before.bases, before.outs);
-        for (const play of plateAppearance(before.bases, before.outs, now, advance)) {
-          steps.add({
-            ...play,
-            runs: before.runs + play.runs,
-            chance: before.chance * play.chance,
-          });
+        for (const { bases, outs, runs, chance } of plateAppearance(
+          before.bases,
+          before.outs,
+          now,
+          advance,
+        )) {
+          steps.add({ bases, outs, runs: before.runs + runs, chance: before.chance * chance });
         }
       }
     }
@@ -193,10 +194,14 @@ function plateAppearance(
     [rates.flyOut, flyOut(bases, outs, advance)],
     [rates.popLineOut, popLineOut(bases, outs, advance)],
   ];
+  // Named one by one: spreading is most of what a chain costs.
   return ways.flatMap(([rate, plays]) =>
-    plays.flatMap((play) =>
-      rate * play.chance > 0 ? [{ ...play, chance: rate * play.chance }] : [],
-    ),
+    plays.map(({ bases: on, outs: out, runs, chance }) => ({
+      bases: on,
+      outs: out,
+      runs,
+      chance: rate * chance,
+    })),
   );
 }
 

@@ -56,7 +56,7 @@ describe('a squeeze', () => {
     }
     const lacking = { ...USUAL_SQUEEZE, scored: 0.4 };
     expect(describeChangesMisfit({ squeeze: lacking })?.path).toBe('squeeze');
-    expect(() => playLevelOf('hs', { squeeze: lacking })).toThrow('add up to 0.8500');
+    expect(() => playLevelOf('hs', { squeeze: lacking })).toThrow('add up to 85.0 %');
     const contact = { through: 0.3, outAtHome: 0.7, conceded: 0.4, scoresIfHolding: 0.2 };
     expect(describeChangesMisfit({ contactBack: contact })?.path).toBe('contactBack');
     expect(describeChangesMisfit({ rates: level.rates, bunt: level.bunt })).toBeNull();

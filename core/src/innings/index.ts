@@ -21,13 +21,16 @@ export { MOST_RUNS, runDistributions, runExpectancies, scoringChances } from './
 export {
   baseOut,
   basesOf,
+  FIRST,
   isOver,
   loadOf,
   outsOf,
   overWith,
   runnersOn,
+  SECOND,
   stateLabel,
   STATES,
+  THIRD,
   type BaseOut,
   type Bases,
 } from './state.ts';
@@ -49,7 +52,14 @@ export {
 } from './game.ts';
 export { openBook, winBook, type WinBook } from './book.ts';
 export { winTables, type WinTables } from './winTables.ts';
-export { halfEnds, sideOf, sideRunExpectancies, type HalfEnds, type Side } from './side.ts';
+export {
+  halfEnds,
+  sideOf,
+  sideRunExpectancies,
+  sideScoringChances,
+  type HalfEnds,
+  type Side,
+} from './side.ts';
 export {
   breakEvenOf,
   breakEvensAt,

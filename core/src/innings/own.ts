@@ -74,6 +74,7 @@ export function ownRates(level: BattingRates, totals: BattingTotals): OwnRates {
   if (misfit) throw new RangeError(`ownRates: ${misfit.message}`);
   const { plateAppearances, hits, doubles, triples, homeRuns, walks, strikeouts } = totals;
   const { reachedOnError } = totals;
+  if (plateAppearances === 0) return { rates: level, ownShare: 0 };
   const outs = plateAppearances - hits - walks - strikeouts - reachedOnError;
   const inPlay = level.groundOut + level.flyOut + level.popLineOut;
   const counts: BattingRates = {

@@ -106,6 +106,16 @@ export function halfEnds(side: Side, spot: number, state: BaseOut, runLimit: num
   };
 }
 
+/** The chance of at least one more run in the half, by spot and state. */
+export function sideScoringChances({ spots, joint }: Side): number[][] {
+  return Array.from({ length: spots }, (_, spot) =>
+    Array.from({ length: STATES }, (_each, state) => {
+      const none = indexOf(spot, state, 0);
+      return 1 - joint.subarray(none, none + LEFT).reduce((sum, chance) => sum + chance, 0);
+    }),
+  );
+}
+
 /** Runs still expected in the half, by spot and state (Gauss-Seidel in falling load). */
 export function sideRunExpectancies({ chains, spots }: Pick<Side, 'chains' | 'spots'>): number[][] {
   const values = chains.map(() => new Array<number>(STATES).fill(0));

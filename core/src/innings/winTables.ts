@@ -44,6 +44,12 @@ export function followIn(tables: WinTables) {
   };
 }
 
+/** Adds a share of a stretch of one list to another: most of the work, in a loop of its own. */
+function addTimes(sum: Float64Array, share: number, of: Float64Array, from: number): void {
+  for (let at = 0; at < sum.length; at += 1)
+    sum[at] = (sum[at] ?? 0) + share * (of[from + at] ?? 0);
+}
+
 /**
  * Solves a game between two sides: exact, by dynamic programming over the starts of halves. A side of
  * one spot is an average line-up.
@@ -62,39 +68,40 @@ export function winTables(home: Side, away: Side, rules: GameRules): WinTables {
   const fill = (half: Half, inning: number): Float64Array => {
     const isTop = half === 'top';
     const toward = isTop ? -1 : 1;
-    // What follows is looked up once for each lead that can come of it.
+    const [batting, others] = isTop ? [away.spots, home.spots] : [home.spots, away.spots];
+    // What follows is looked up once for each lead that can come of it, and laid so that all leads and
+    // all of the others' spots lie in one row for each next batter.
     const reach = clip + MOST_RUNS;
-    const follows = new Float64Array((2 * reach + 1) * cells);
-    for (let lead = -reach; lead <= reach; lead += 1) {
-      if (isTop ? lead > clip : lead < -clip) continue;
-      for (let hs = 0; hs < home.spots; hs += 1) {
-        for (let as = 0; as < away.spots; as += 1) {
-          follows[(lead + reach) * cells + hs * away.spots + as] = follow(
-            half,
-            inning,
-            lead,
-            hs,
-            as,
-          );
+    const row = (2 * reach + 1) * others;
+    const follows = new Float64Array(batting * row);
+    for (let next = 0; next < batting; next += 1) {
+      for (let lead = -reach; lead <= reach; lead += 1) {
+        if (isTop ? lead > clip : lead < -clip) continue;
+        for (let other = 0; other < others; other += 1) {
+          const at = next * row + (lead + reach) * others + other;
+          follows[at] = isTop
+            ? follow(half, inning, lead, other, next)
+            : follow(half, inning, lead, next, other);
         }
       }
     }
     const table = new Float64Array((2 * clip + 1) * cells);
-    const batting = isTop ? away : home;
-    const [own, others] = isTop ? [1, home.spots] : [away.spots, away.spots];
-    const step = isTop ? away.spots : 1;
-    for (let spot = 0; spot < batting.spots; spot += 1) {
+    const sum = new Float64Array((2 * clip + 1) * others);
+    for (let spot = 0; spot < batting; spot += 1) {
       const { runs, nextSpot, chance } = endsOf(half, spot, startOf(inning, rules), limit);
+      sum.fill(0);
+      for (let index = 0; index < runs.length; index += 1) {
+        const share = chance[index] ?? 0;
+        const lead = toward * (runs[index] ?? 0) - clip;
+        const from = (nextSpot[index] ?? 0) * row + (lead + reach) * others;
+        addTimes(sum, share, follows, from);
+      }
       for (let lead = -clip; lead <= clip; lead += 1) {
-        const into = (lead + clip) * cells + spot * own;
-        for (let index = 0; index < runs.length; index += 1) {
-          const share = chance[index] ?? 0;
-          const from =
-            (lead + toward * (runs[index] ?? 0) + reach) * cells + (nextSpot[index] ?? 0) * own;
-          for (let other = 0; other < others; other += 1) {
-            const cell = into + other * step;
-            table[cell] = (table[cell] ?? 0) + share * (follows[from + other * step] ?? 0);
-          }
+        for (let other = 0; other < others; other += 1) {
+          const cell = isTop
+            ? cellIn(tables, lead, other, spot)
+            : cellIn(tables, lead, spot, other);
+          table[cell] = sum[(lead + clip) * others + other] ?? 0;
         }
       }
     }

@@ -1,5 +1,5 @@
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
-import { QueryClient } from '@tanstack/react-query';
+import { defaultShouldDehydrateQuery, QueryClient } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { del, get, set } from 'idb-keyval';
 import type { ReactNode } from 'react';
@@ -47,8 +47,13 @@ export function ServerState({ children }: { children: ReactNode }) {
       persistOptions={{
         persister,
         maxAge: KEPT_MS,
-        buster: '2',
-        dehydrateOptions: { shouldDehydrateMutation: () => false },
+        buster: '3',
+        dehydrateOptions: {
+          shouldDehydrateMutation: () => false,
+          // What is reckoned here is reckoned again: only what the server said is kept.
+          shouldDehydrateQuery: (query) =>
+            query.meta?.['onlyHere'] !== true && defaultShouldDehydrateQuery(query),
+        },
       }}
       onSuccess={() => {
         resumeOutbox(queryClient);

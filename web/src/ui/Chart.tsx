@@ -1,5 +1,5 @@
-import { LineChart, ScatterChart } from 'echarts/charts';
-import { GridComponent } from 'echarts/components';
+import { HeatmapChart, LineChart, ScatterChart } from 'echarts/charts';
+import { GridComponent, VisualMapComponent } from 'echarts/components';
 import { init, use as register, type EChartsCoreOption } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
@@ -7,7 +7,14 @@ import { useTheme } from './theme.ts';
 import { useWidth } from './useWidth.ts';
 
 // Only what is used, and drawn on a canvas: the content security policy allows no styles in markup.
-register([LineChart, ScatterChart, GridComponent, CanvasRenderer]);
+register([
+  LineChart,
+  ScatterChart,
+  HeatmapChart,
+  GridComponent,
+  VisualMapComponent,
+  CanvasRenderer,
+]);
 
 /** A chart in our colours, with a twin in words. */
 export function Chart({
@@ -39,7 +46,7 @@ export function Chart({
   return (
     <div ref={frame}>
       <div ref={canvas} aria-hidden="true" />
-      <p className="quiet">{words}</p>
+      {words && <p className="quiet">{words}</p>}
     </div>
   );
 }

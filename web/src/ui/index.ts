@@ -5,6 +5,7 @@ export { FormEnd } from './FormEnd.tsx';
 export { FrontPage } from './FrontPage.tsx';
 export { Field } from './Field.tsx';
 export { feet, giveOrTake, longDate, percent, seconds, shortDate, timesCount } from './format.ts';
+export { How } from './How.tsx';
 export { Mark } from './Mark.tsx';
 export { notify, Notices } from './Notices.tsx';
 export { PageTabs } from './PageTabs.tsx';

@@ -1,15 +1,20 @@
 import type { TeamFile } from '@bradyon/contract/files';
 import type { Imported } from '@bradyon/contract/timing';
 import {
+  BATTING_COLUMNS,
   PERSON_COLUMNS,
   READING_COLUMNS,
+  readBatting,
   readPeople,
   readReadings,
+  writeBatting,
   writePeople,
   writeReadings,
+  type BattingColumn,
   type DistanceUnit,
   type PersonColumn,
   type ReadingColumn,
+  type Season,
 } from '@bradyon/core/files';
 import { byNumber, type Person } from '@bradyon/core/people';
 import type { ReadingDraft } from '@bradyon/core/timing';
@@ -20,6 +25,7 @@ import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
 import { request } from '../../api/index.ts';
 import { Choice, Failure, Loading, notify, seconds, useTitle } from '../../ui/index.ts';
+import { useBatting } from '../innings/index.ts';
 import { personLabel, usePeople } from '../people/index.ts';
 import { TeamTabs, useTeam } from '../teams/index.ts';
 import { dayOf, titleOf, useReadings } from '../timing/index.ts';
@@ -31,6 +37,7 @@ import { TeamFileImport } from './TeamFileImport.tsx';
 const WAYS = [
   { value: 'people', text: 'Players' },
   { value: 'times', text: 'Times' },
+  { value: 'seasons', text: 'Seasons' },
   { value: 'team', text: 'A whole team' },
 ] as const;
 
@@ -77,6 +84,7 @@ export function FilesPage() {
             />
             {way === 'people' && <PeopleIn />}
             {way === 'times' && <TimesIn />}
+            {way === 'seasons' && <SeasonsIn />}
             {way === 'team' && <TeamFileImport />}
           </section>
         </div>
@@ -89,6 +97,7 @@ function TakeOut() {
   const team = useTeam();
   const { people, opponents } = usePeople(team.id);
   const { all } = useReadings(team.id);
+  const { all: seasons } = useBatting(team.id);
   const [busy, setBusy] = useState(false);
   const name = (what: string, ending: string): string => {
     const plain = team.name.toLowerCase().replaceAll(/[^\p{L}\p{N}]+/gu, '-');
@@ -130,6 +139,19 @@ function TakeOut() {
         }}
       >
         <Download size={18} aria-hidden="true" /> {all.length} times (CSV)
+      </Button>
+      <Button
+        variant="outline-primary"
+        disabled={seasons.length === 0}
+        onClick={() => {
+          download(
+            name('seasons', 'csv'),
+            makeSheet(writeBatting(seasons, people, opponents)),
+            'text/csv',
+          );
+        }}
+      >
+        <Download size={18} aria-hidden="true" /> {seasons.length} seasons at bat (CSV)
       </Button>
       <Button
         variant="outline-primary"
@@ -227,6 +249,36 @@ function TimesIn() {
     <>
       <p className="quiet">
         One row a time, in seconds: what was timed, whose it is by number or name, and the day.
+      </p>
+      <CsvImport kind={kind} />
+    </>
+  );
+}
+
+function SeasonsIn() {
+  const team = useTeam();
+  const client = useQueryClient();
+  const { people, opponents } = usePeople(team.id);
+  const batting = useBatting(team.id);
+  const known = { people, opponents, ourName: team.name, batting: batting.all };
+  const byId = new Map(people.map((person) => [person.id, person]));
+  const kind: CsvKind<BattingColumn, Season> = {
+    columns: BATTING_COLUMNS,
+    noun: 'seasons',
+    read: (lines, matching) => ({ rows: readBatting(lines, matching, known) }),
+    send: (values) =>
+      request<Imported>('POST', `/api/teams/${team.id}/batting/import`, { batting: values }),
+    words: ({ personId, plateAppearances, hits }) => {
+      const person = byId.get(personId);
+      return `${person ? personLabel(person) : ''}, ${String(hits)} hits in ${String(plateAppearances)} times up`;
+    },
+    done: () => client.invalidateQueries({ queryKey: ['batting', team.id] }),
+  };
+  return (
+    <>
+      <p className="quiet">
+        One row a batter, ours or theirs, his season added up. It replaces the season that is there.
+        Without plate appearances, at bats, walks, hit by pitch and sacrifices are added up.
       </p>
       <CsvImport kind={kind} />
     </>

@@ -16,6 +16,8 @@ const TEXT: Record<keyof BattingTotals, string> = {
   walks: 'Walks and hit by pitch',
   strikeouts: 'Strikeouts',
   reachedOnError: 'On base by an error',
+  buntTries: 'Sacrifices tried',
+  buntsGood: 'Sacrifices that moved him over',
 };
 
 type Values = Record<keyof BattingTotals, string>;

@@ -1,24 +1,38 @@
-import { baseOut, PLAY_LEVELS, type Action } from '@bradyon/core/innings';
+import {
+  baseOut,
+  THIRD,
+  type Action,
+  type BaseOut,
+  type StealChances,
+} from '@bradyon/core/innings';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Choice, Loading, percent, Sheet, Stepper, useTitle } from '../../ui/index.ts';
+import {
+  Choice,
+  Failure,
+  How,
+  Loading,
+  percent,
+  PickOne,
+  Sheet,
+  Stepper,
+  useTitle,
+} from '../../ui/index.ts';
+import { CatcherSelect, FacingSelect, personLabel, PitcherSelect } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
+import { bestAt, MOST_LEAD, type Best, type BestTable } from './best.ts';
+import { halfOf } from './game.ts';
+import { inWorker } from './heavy.ts';
+import { BASES_IN_ORDER, BASES_TEXT } from './maps.ts';
 import './OddsPage.scss';
 import { OddsTabs } from './OddsTabs.tsx';
-import { useSituation } from './situation.ts';
-import { useBest } from './useBest.ts';
+import type { Batter } from './sides.ts';
+import { useGame, type GameInView } from './useGame.ts';
+import { useStealChances } from './useStealChances.ts';
 
 const LEADS = [-3, -2, -1, 0, 1, 2];
-const ROWS = [0, 1, 2, 4, 3, 5, 6, 7];
-const ROW_TEXT = [
-  'Nobody on',
-  'First',
-  'Second',
-  'First, second',
-  'Third',
-  'First, third',
-  'Second, third',
-  'Loaded',
-];
+/** Less than this much chance to win is within the doubt of the inputs. */
+const DOUBT = 0.005;
 const ACTION_TEXT: Record<Action, string> = {
   swing: '',
   bunt: 'bunt',
@@ -27,22 +41,44 @@ const ACTION_TEXT: Record<Action, string> = {
   double: 'double',
 };
 
-/** The best choice in each state of bases and outs, by inning and score: a card for the bench. */
+/** The best choice in each state of bases and outs, by score or by who is up: a card for the bench. */
 export function BestPage() {
   useTitle('Best choices');
+  const view = useGame();
+  if (view.error) return <Failure error={view.error} retry={view.retry} />;
+  if (view.isLoading) return <Loading what="the line-up" />;
+  return <Choices view={view} />;
+}
+
+type Columns = 'leads' | 'batters';
+
+function Choices({ view }: { view: GameInView }) {
   const team = useTeam();
-  const { situation, set } = useSituation(team.id);
-  const { stealSecondSafe, stealThirdSafe } = PLAY_LEVELS[team.level].advance;
-  const [second, setSecond] = useState(stealSecondSafe);
-  const [third, setThird] = useState(stealThirdSafe);
-  const { inning, half } = situation;
-  const best = useBest({
-    level: team.level,
-    ruleset: team.ruleset,
-    steals: { second, third, double: third },
-    inning,
-    half,
-    leads: LEADS,
+  const { game, situation, set, order, up, level } = view;
+  const [columns, setColumns] = useState<Columns>('leads');
+  const own = useStealChances(order);
+  // One average batter stands for all where nobody's season is known: so do the legs.
+  const isLineup = game.ours.length > 1;
+  const steals = isLineup ? own : own && [averageOf(own)];
+  const asked = {
+    game: {
+      level: game.level,
+      rules: game.rules,
+      ours: game.ours,
+      theirs: game.theirs,
+      weAreHome: game.weAreHome,
+    },
+    bunts: isLineup ? order.map(({ bunt }) => bunt) : [level.bunt],
+    steals: steals ?? [],
+  };
+  const best = useQuery({
+    queryKey: ['best', team.id, asked],
+    queryFn: () => inWorker().bestChoices(asked),
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 10 * 60_000,
+    networkMode: 'always',
+    structuralSharing: false,
+    meta: { onlyHere: true },
   });
   return (
     <>
@@ -53,102 +89,204 @@ export function BestPage() {
       <div className="best-set no-print">
         <Choice
           label="We bat in the"
-          value={half}
+          value={situation.half}
           options={[
             { value: 'top', text: 'Top' },
             { value: 'bottom', text: 'Bottom' },
           ]}
-          onChange={(value) => {
-            set({ half: value });
+          onChange={(half) => {
+            set({ half });
           }}
         />
         <Stepper
           label="Inning"
-          value={inning}
+          value={situation.inning}
           step={1}
           min={1}
           max={team.ruleset.innings}
           text={String}
-          onChange={(value) => {
-            set({ inning: value });
+          onChange={(inning) => {
+            set({ inning });
           }}
         />
-        <Stepper
-          label="Safe at second"
-          value={second}
-          step={0.05}
-          min={0.3}
-          max={0.98}
-          text={percent}
-          onChange={setSecond}
+        <Choice
+          label="Side by side"
+          value={columns}
+          options={[
+            { value: 'leads', text: 'Scores' },
+            { value: 'batters', text: 'Batters' },
+          ]}
+          onChange={setColumns}
         />
-        <Stepper
-          label="Safe at third"
-          value={third}
-          step={0.05}
-          min={0.3}
-          max={0.98}
-          text={percent}
-          onChange={setThird}
-        />
+        {columns === 'leads' && isLineup ? (
+          <PickOne
+            label="Up"
+            value={String(situation.spot % order.length)}
+            options={order.map(({ person }, index) => ({
+              value: String(index),
+              text: `${String(index + 1)}. ${personLabel(person)}`,
+            }))}
+            onChange={(spot) => {
+              set({ spot: Number(spot) });
+            }}
+          />
+        ) : (
+          columns === 'batters' && (
+            <Stepper
+              label="Our lead"
+              value={situation.lead}
+              step={1}
+              min={-MOST_LEAD}
+              max={MOST_LEAD}
+              text={leadText}
+              onChange={(lead) => {
+                set({ lead });
+              }}
+            />
+          )
+        )}
+        <FacingSelect />
+        <PitcherSelect label="Pitcher" />
+        <CatcherSelect label="Catcher" />
       </div>
-      {best ? (
+      {best.error ? (
+        <Failure error={best.error} retry={() => void best.refetch()} />
+      ) : best.data ? (
         <Sheet title="Best choices">
           {() => (
-            <>
-              <h2>
-                {team.name}: {half} of inning {inning}
-              </h2>
-              <p>
-                Safe at second {percent(second)}, at third {percent(third)}. Empty: swing.
-              </p>
-              <table className="best-table">
-                <thead>
-                  <tr>
-                    <th scope="col">Bases</th>
-                    <th scope="col">Out</th>
-                    {LEADS.map((lead) => (
-                      <th key={lead} scope="col">
-                        {leadText(lead)}
-                      </th>
-                    ))}
-                  </tr>
-                </thead>
-                <tbody>
-                  {ROWS.flatMap((bases) =>
-                    [0, 1, 2].map((outs) => (
-                      <tr key={`${String(bases)} ${String(outs)}`}>
-                        <th scope="row">
-                          <span className={outs === 0 ? undefined : 'visually-hidden'}>
-                            {ROW_TEXT[bases]}
-                          </span>
-                        </th>
-                        <td>{outs}</td>
-                        {LEADS.map((lead, index) => (
-                          <td key={lead}>
-                            {ACTION_TEXT[best.actions[index]?.[baseOut(bases, outs)] ?? 'swing']}
-                          </td>
-                        ))}
-                      </tr>
-                    )),
-                  )}
-                </tbody>
-              </table>
-              <p>
-                <small>
-                  A ranking, not a forecast: average batters and bunters, everybody always as safe
-                  as said, a defence that does not answer, and with a runner on third a bunt
-                  reckoned as a sacrifice, which a squeeze is not. {PLAY_LEVELS[team.level].note}
-                </small>
-              </p>
-            </>
+            <Card
+              view={view}
+              best={best.data}
+              columns={columns}
+              steals={steals}
+              up={isLineup ? up : null}
+            />
           )}
         </Sheet>
       ) : (
         <Loading what="the best choices" />
       )}
+      <How>
+        <p>
+          In every state, inning and score each thing that may be done is taken with what follows
+          when the best is done afterwards, by both sides; the one that wins most often stands here.
+          Runners go with their own chances against this pitcher and catcher, as Steal has them, the
+          one who bats before being on base; batters bunt with their own sacrifices. A bunt with a
+          runner on third is a squeeze. In brackets: worth less than half a point above swinging,
+          which is within the doubt.
+        </p>
+      </How>
     </>
   );
+}
+
+function Card({
+  view: { game, situation, order, theirs, level },
+  best,
+  columns,
+  steals,
+  up,
+}: {
+  view: GameInView;
+  best: BestTable;
+  columns: Columns;
+  steals: StealChances[] | null;
+  up: Batter | null;
+}) {
+  const team = useTeam();
+  const { inning, spot, lead } = situation;
+  const at = (where: { lead: number; spot: number }) => (state: BaseOut) =>
+    bestAt(best, { inning, state, ...where });
+  const shown =
+    columns === 'leads'
+      ? LEADS.map((each) => ({ name: leadText(each), choose: at({ lead: each, spot }) }))
+      : game.ours.map((_, nth) => ({
+          name: game.ours.length === 1 ? 'anybody' : nameOf(order[nth]),
+          choose: at({ lead, spot: nth }),
+        }));
+  return (
+    <>
+      <h2>
+        {team.name}: {halfOf({ ...situation, batting: 'we' })} of inning {situation.inning}
+        {columns === 'leads'
+          ? up
+            ? `, ${up.person.name} up`
+            : ''
+          : `, ${leadText(situation.lead)}`}
+      </h2>
+      <p>Against {theirs.name}. Empty: swing away. In brackets: hardly matters.</p>
+      <table className="best-table">
+        <thead>
+          <tr>
+            <th scope="col">Bases</th>
+            <th scope="col">Out</th>
+            {shown.map(({ name }, index) => (
+              <th key={index} scope="col">
+                {name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {BASES_IN_ORDER.flatMap((bases) =>
+            [0, 1, 2].map((outs) => (
+              <tr key={`${String(bases)} ${String(outs)}`}>
+                <th scope="row">
+                  <span className={outs === 0 ? undefined : 'visually-hidden'}>
+                    {BASES_TEXT[bases]}
+                  </span>
+                </th>
+                <td>{outs}</td>
+                {shown.map(({ choose }, index) => (
+                  <td key={index}>{choiceText(choose(baseOut(bases, outs)), bases)}</td>
+                ))}
+              </tr>
+            )),
+          )}
+          {columns === 'batters' && steals?.length === shown.length && (
+            <tr>
+              <th scope="row" colSpan={2}>
+                On base, safe at 2nd / 3rd
+              </th>
+              {steals.map(({ second, third }, index) => (
+                <td key={index}>
+                  {Math.round(second * 100)} / {Math.round(third * 100)}
+                </td>
+              ))}
+            </tr>
+          )}
+        </tbody>
+      </table>
+      <p>
+        <small>
+          {steals === null
+            ? `Runners as safe as usual at the level, ${percent(level.advance.stealSecondSafe)} at second. `
+            : columns === 'leads'
+              ? `On base before him: safe ${percent(steals[situation.spot % steals.length]?.second ?? 0)} at second, ${percent(steals[situation.spot % steals.length]?.third ?? 0)} at third. `
+              : ''}
+          A ranking, not a forecast: a defence that does not answer, and the batter before taken to
+          be the one on base. {level.note}
+        </small>
+      </p>
+    </>
+  );
+}
+
+function averageOf(all: readonly StealChances[]): StealChances {
+  const mean = (key: keyof StealChances) =>
+    all.reduce((sum, chances) => sum + chances[key], 0) / all.length;
+  return { second: mean('second'), third: mean('third'), double: mean('double') };
+}
+
+/** A surname is enough on a card. */
+function nameOf(batter: Batter | undefined): string {
+  return batter?.person.name.split(' ').at(-1) ?? '';
+}
+
+function choiceText(best: Best, bases: number): string {
+  if (best.action === 'swing') return '';
+  const text = best.action === 'bunt' && bases & THIRD ? 'squeeze' : ACTION_TEXT[best.action];
+  return best.gain < DOUBT ? `(${text})` : text;
 }
 
 function leadText(lead: number): string {

@@ -1,61 +1,52 @@
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
-import { PLAY_LEVELS } from '@bradyon/core/innings';
 import type { Person } from '@bradyon/core/people';
 import type { PersonId } from '@bradyon/core/units';
-import { GripVertical, X } from 'lucide-react';
 import { useState } from 'react';
-import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
-import { Empty, Failure, Loading, notify, percent, PickOne, useTitle } from '../../ui/index.ts';
-import { personLabel, usePeople, usePlaying } from '../people/index.ts';
+import {
+  Empty,
+  Failure,
+  How,
+  Loading,
+  notify,
+  percent,
+  PickOne,
+  useTitle,
+} from '../../ui/index.ts';
+import { FacingSelect, personLabel, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { keepLast } from '../timing/index.ts';
 import { BattingForm } from './BattingForm.tsx';
-import { MOST_BATTERS, orderOf, viewOf, type Spot } from './lineup.ts';
-import { useOrder } from './orderStore.ts';
+import { BattingOrder } from './BattingOrder.tsx';
+import { spotsOf } from './lineup.ts';
+import { Maps } from './Maps.tsx';
 import './OddsPage.scss';
 import { OddsTabs } from './OddsTabs.tsx';
+import { togetherOf } from './sides.ts';
 import { useBatting } from './useBatting.ts';
-import { gainText, neededText } from './words.ts';
+import { useGame, type GameInView } from './useGame.ts';
+import { useOrder } from './useOrder.ts';
+import { shareText, WEIGHT_WORDS } from './words.ts';
+
+/** The most who bat in turn, as the server has it too. */
+const MOST_BATTERS = 15;
 
 /** Reckoned again only when the order, somebody's season or the level changes. */
-const viewKept = keepLast(viewOf);
+const spotsFor = keepLast(spotsOf);
 
-/** Who bats when: runs of a game by the order, and where in it each tactic pays. */
+/** Who bats when: runs of a game by the order, and where in it each tactic pays; and who bats against us. */
 export function LineupPage() {
   useTitle('Line-up');
   const team = useTeam();
-  const people = usePeople(team.id);
+  const view = useGame();
   const batting = useBatting(team.id);
+  const { setIds } = useOrder(team.id);
   const { lineup } = usePlaying(team.id);
-  const { ids, setIds } = useOrder(team.id);
   const [changing, setChanging] = useState<Person | null>(null);
-  const level = PLAY_LEVELS[team.level];
-  const order = orderOf(ids, lineup.runners);
-  const view = viewKept(team.id, order, batting.all, level, team.ruleset.innings);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  const failure = people.error ?? batting.error;
-  if (failure) return <Failure error={failure} retry={batting.retry} />;
-  if (people.isLoading || batting.isLoading) return <Loading what="the line-up" />;
+  if (view.error) return <Failure error={view.error} retry={view.retry} />;
+  if (view.isLoading) return <Loading what="the line-up" />;
 
-  const current = order.map(({ id }) => id);
+  const { game, order } = view;
+  const current = order.map(({ person }) => person.id);
   const change = (next: PersonId[], words: string): void => {
     setIds(next);
     notify(words, () => {
@@ -63,6 +54,7 @@ export function LineupPage() {
     });
   };
   const bench = lineup.runners.filter(({ id }) => !current.includes(id));
+  const together = togetherOf(order, view.level);
   return (
     <>
       <div className="page-head">
@@ -78,61 +70,49 @@ export function LineupPage() {
       ) : (
         <>
           <p className="lineup-runs" role="status">
-            <strong className="figure">{view.perGame.toFixed(2)}</strong> runs a game of{' '}
+            <strong className="figure">{game.tables.ours.perGame.toFixed(2)}</strong> runs a game of{' '}
             {team.ruleset.innings} innings against average pitching
           </p>
-          <DndContext
-            sensors={sensors}
-            collisionDetection={closestCenter}
-            onDragEnd={({ active, over }) => {
-              if (!over || active.id === over.id) return;
-              const from = current.indexOf(active.id as PersonId);
-              const to = current.indexOf(over.id as PersonId);
-              change(arrayMove(current, from, to), 'Order changed');
+          <BattingOrder
+            spots={spotsFor(team.id, game, order)}
+            onMove={(ids) => {
+              change(ids, 'Order changed');
             }}
-          >
-            <SortableContext items={current} strategy={verticalListSortingStrategy}>
-              <ol className="lineup card-box">
-                {view.spots.map((spot, index) => (
-                  <Batter
-                    key={spot.person.id}
-                    spot={spot}
-                    nth={index + 1}
-                    onChange={() => {
-                      setChanging(spot.person);
-                    }}
-                    onLeave={() => {
-                      change(
-                        current.filter((id) => id !== spot.person.id),
-                        `${spot.person.name} is off the line-up`,
-                      );
-                    }}
-                  />
-                ))}
-              </ol>
-            </SortableContext>
-          </DndContext>
+            onChange={setChanging}
+            onLeave={(person) => {
+              change(
+                current.filter((id) => id !== person.id),
+                `${person.name} is off the line-up`,
+              );
+            }}
+          />
           {bench.length > 0 && order.length < MOST_BATTERS && (
-            <PickOne
-              label="Bring in"
-              value=""
-              options={[
-                { value: '', text: 'Choose' },
-                ...bench.map((person) => ({ value: person.id, text: personLabel(person) })),
-              ]}
-              onChange={(id) => {
-                if (id !== '') setIds([...current, id as PersonId]);
-              }}
-            />
+            <div className="lineup-more">
+              <PickOne
+                label="Bring in"
+                value=""
+                options={[
+                  { value: '', text: 'Choose' },
+                  ...bench.map((person) => ({ value: person.id, text: personLabel(person) })),
+                ]}
+                onChange={(id) => {
+                  if (id !== '') setIds([...current, id as PersonId]);
+                }}
+              />
+            </div>
           )}
-          <p className="quiet odds-note">
-            Drag by the handle, or pick it up with Space and move it by the arrow keys. His own
-            rates weigh against the level as his plate appearances against 120. A sacrifice is with
-            a runner on first and nobody out, for an average bunter; a steal of second needs what is
-            said with him up. Both by runs.
-          </p>
+          <How>
+            <p>
+              Drag by the handle, or pick a batter up with Space and move him by the arrow keys.{' '}
+              {WEIGHT_WORDS} All nine together are {percent(together.ownShare)} their own. A
+              sacrifice is his, with a runner on first and nobody out; a steal of second needs what
+              is said with him up. Both by runs, with whoever bats after him.
+            </p>
+          </How>
         </>
       )}
+      <Theirs view={view} onChange={setChanging} />
+      <Maps view={view} />
       {changing && (
         <BattingForm
           person={changing}
@@ -146,61 +126,46 @@ export function LineupPage() {
   );
 }
 
-function Batter({
-  spot: { person, ownShare, leadingOff, buntGain, stealNeeds },
-  nth,
+/** Their batters, whose seasons added up are their rates. */
+function Theirs({
+  view: { theirs, game },
   onChange,
-  onLeave,
 }: {
-  spot: Spot;
-  nth: number;
-  onChange: () => void;
-  onLeave: () => void;
+  view: GameInView;
+  onChange: (person: Person) => void;
 }) {
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } =
-    useSortable({ id: person.id });
+  const { id } = useTeam();
   return (
-    <li
-      ref={setNodeRef}
-      className={isDragging ? 'lineup-moving' : undefined}
-      style={
-        transform ? { transform: `translateY(${String(Math.round(transform.y))}px)` } : undefined
-      }
-    >
-      <button
-        type="button"
-        className="lineup-handle"
-        ref={setActivatorNodeRef}
-        {...attributes}
-        {...listeners}
-        aria-label={`Move ${person.name}, batting ${String(nth)}`}
-      >
-        <GripVertical size={20} aria-hidden="true" />
-      </button>
-      <span className="figure lineup-nth">{nth}</span>
-      <button type="button" className="lineup-name" onClick={onChange}>
-        {personLabel(person)}
-        <small>
-          {ownShare > 0 ? `${percent(ownShare)} his own` : 'the level’s rates: enter his season'}
-        </small>
-      </button>
-      <span className="lineup-facts">
-        <span className="lineup-fact">
-          <small>leading off</small>
-          <strong className="figure">{leadingOff.toFixed(2)}</strong>
-        </span>
-        <span className="lineup-fact">
-          <small>sacrifice</small>
-          <strong className="figure">{gainText(buntGain, 'runs')}</strong>
-        </span>
-        <span className="lineup-fact">
-          <small>steal needs</small>
-          <strong className="figure">{neededText(stealNeeds)}</strong>
-        </span>
-      </span>
-      <Button variant="link" aria-label={`Take ${person.name} off the line-up`} onClick={onLeave}>
-        <X size={18} aria-hidden="true" />
-      </Button>
-    </li>
+    <section className="card-box lineup-theirs">
+      <div className="odds-maps-head">
+        <h2>Who bats against us</h2>
+        <FacingSelect />
+      </div>
+      <p>
+        <strong className="figure">{game.tables.theirs.perGame.toFixed(2)}</strong> runs a game
+        {theirs.known > 0
+          ? `: ${String(theirs.plateAppearances)} times up are known, ${percent(theirs.ownShare)} their own.`
+          : ', as an average team: enter their seasons, or bring in a file.'}{' '}
+        <Link to={`/teams/${id}/files?in=seasons`}>Bring in seasons</Link>
+      </p>
+      {theirs.batters.length > 0 && (
+        <ul>
+          {theirs.batters.map((batter) => (
+            <li key={batter.person.id}>
+              <button
+                type="button"
+                className="lineup-name"
+                onClick={() => {
+                  onChange(batter.person);
+                }}
+              >
+                {personLabel(batter.person)}
+                <small>{shareText(batter)}</small>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
   );
 }

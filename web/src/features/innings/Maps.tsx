@@ -1,148 +1,171 @@
-import { breakEvenOf, baseOut, type Gamble } from '@bradyon/core/innings';
-import { useState } from 'react';
-import { percent, PickOne } from '../../ui/index.ts';
-import { misfitOf, valueOf, type Tables } from './odds.ts';
-import type { Situation } from './situation.ts';
-import { neededText } from './words.ts';
+import { useMemo } from 'react';
+import { useSearchParams } from 'react-router';
+import { Chart } from '../../ui/Chart.tsx';
+import { Choice, How, PickOne } from '../../ui/index.ts';
+import {
+  MAP_TEXT,
+  mapOf,
+  MAPS,
+  onBase,
+  SPREADS,
+  spreadsOf,
+  type MapTable,
+  type Spread,
+} from './maps.ts';
+import { OUT_TEXT, onText } from './situationWords.ts';
+import type { GameInView } from './useGame.ts';
+import { neededMapWords } from './words.ts';
 
-const MAPS = ['runs', 'score', 'second', 'third'] as const;
-type MapName = (typeof MAPS)[number];
-const MAP_TEXT: Record<MapName, string> = {
-  runs: 'Runs to come',
-  score: 'Chance to score',
-  second: 'Needed for second',
-  third: 'Needed for third',
+const SPREAD_TEXT: Record<Spread, string> = {
+  states: 'Bases and outs',
+  innings: 'Inning and lead',
 };
-const ROWS = [0, 1, 2, 4, 3, 5, 6, 7];
-const ROW_TEXT = [
-  'Nobody on',
-  'First',
-  'Second',
-  'First, second',
-  'Third',
-  'First, third',
-  'Second, third',
-  'Loaded',
-];
-const LEADS = [-4, -3, -2, -1, 0, 1, 2, 3, 4];
+const ROW_HEIGHT = 40;
 
-interface Cell {
-  text: string;
-  /** 0 pale to 1 strong; null: there is no such thing. */
-  share: number | null;
-  here: boolean;
-}
-
-/** The tables behind it: by bases and outs, or by inning and lead. */
-export function Maps({ tables, situation }: { tables: Tables; situation: Situation }) {
-  const [shown, setShown] = useState<MapName>('runs');
-  const byBases = shown === 'runs' || shown === 'score';
-  const columns = byBases ? ['0 out', '1 out', '2 out'] : LEADS.map(leadText);
-  const rows = byBases
-    ? ROWS.map((bases) => ({
-        name: ROW_TEXT[bases] ?? '',
-        cells: basesRow(tables, situation, shown, bases),
-      }))
-    : Array.from({ length: tables.rules.innings }, (_, index) => ({
-        name: `Inning ${String(index + 1)}`,
-        cells: inningRow(
-          tables,
-          situation,
-          shown === 'second' ? 'stealSecond' : 'stealThird',
-          index + 1,
-        ),
-      }));
+/** The tables behind it as a map, with the number in each cell. */
+export function Maps({ view: { game, situation, up } }: { view: GameInView }) {
+  const [search, setSearch] = useSearchParams();
+  const map = MAPS.find((each) => each === search.get('map')) ?? 'runs';
+  const spreads = spreadsOf(map);
+  const spread =
+    SPREADS.find((each) => each === search.get('by') && spreads.includes(each)) ??
+    spreads[0] ??
+    'states';
+  const table = mapOf(game, situation, map, spread);
+  const where =
+    spread === 'states'
+      ? map === 'runs' || map === 'score'
+        ? ''
+        : `, inning ${String(situation.inning)}`
+      : `: ${onText(onBase(situation, map).bases)}, ${OUT_TEXT[situation.outs] ?? ''}`;
+  const who =
+    situation.batting === 'we' && up && game.tables.ours.spots > 1 ? `, ${up.person.name} up` : '';
   return (
     <section className="card-box odds-maps">
       <div className="odds-maps-head">
         <h2>
-          {byBases
-            ? 'By bases and outs'
-            : `By inning and our lead, ${situation.half}, ${String(situation.outs)} out, he alone on base`}
+          {MAP_TEXT[map]}
+          {where}
+          {who}
         </h2>
         <PickOne
           label="Map"
-          value={shown}
+          value={map}
           options={MAPS.map((value) => ({ value, text: MAP_TEXT[value] }))}
           onChange={(value) => {
-            setShown(MAPS.find((each) => each === value) ?? 'runs');
+            setSearch(
+              (now) => {
+                now.set('map', value);
+                return now;
+              },
+              { replace: true },
+            );
           }}
         />
+        {spreads.length > 1 && (
+          <Choice
+            label="Over"
+            value={spread}
+            options={spreads.map((value) => ({ value, text: SPREAD_TEXT[value] }))}
+            onChange={(value) => {
+              setSearch(
+                (now) => {
+                  now.set('by', value);
+                  return now;
+                },
+                { replace: true },
+              );
+            }}
+          />
+        )}
       </div>
-      <div className="odds-scroll" tabIndex={0} role="region" aria-label={MAP_TEXT[shown]}>
-        <table className="odds-map">
-          <thead>
-            <tr>
-              <th scope="col">
-                <span className="visually-hidden">{byBases ? 'Bases' : 'Inning'}</span>
-              </th>
-              {columns.map((column) => (
-                <th key={column} scope="col">
-                  {column}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map(({ name, cells }) => (
-              <tr key={name}>
-                <th scope="row">{name}</th>
-                {cells.map((cell, index) => (
-                  <td
-                    key={columns[index]}
-                    className={cell.here ? 'odds-here' : undefined}
-                    style={{ '--share': cell.share ?? 0 } as React.CSSProperties}
-                  >
-                    {cell.text}
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <HeatMap table={table} name={MAP_TEXT[map]} />
+      <How>
+        <p>{neededMapWords(map)}</p>
+      </How>
     </section>
   );
 }
 
-const MOST_RUNS = 2.5;
-
-function basesRow(
-  { expectancies, scoring }: Tables,
-  now: Situation,
-  shown: MapName,
-  bases: number,
-): Cell[] {
-  return [0, 1, 2].map((outs) => {
-    const state = baseOut(bases, outs);
-    const here = now.bases === bases && now.outs === outs;
-    const runs = expectancies[state] ?? 0;
-    const score = scoring[state] ?? 0;
-    return shown === 'runs'
-      ? { text: runs.toFixed(2), share: Math.min(1, runs / MOST_RUNS), here }
-      : { text: percent(score), share: score, here };
-  });
-}
-
-function inningRow(tables: Tables, now: Situation, gamble: Gamble, inning: number): Cell[] {
-  const bases = gamble === 'stealSecond' ? 1 : 2;
-  return LEADS.map((lead) => {
-    const there: Situation = { ...now, inning, lead, by: 'win' };
-    const here = now.inning === inning && now.lead === lead;
-    if (misfitOf(tables, there) !== null) return { text: '', share: null, here: false };
-    const needed = breakEvenOf(gamble, baseOut(bases, now.outs), valueOf(tables, there))?.needed;
-    if (needed === undefined) return { text: '', share: null, here: false };
-    const share =
-      typeof needed === 'number'
-        ? Math.min(1, Math.max(0, (needed - 0.5) * 2))
-        : needed === 'always'
-          ? 0
-          : 1;
-    return { text: neededText(needed).replace(' worth it', ''), share, here };
-  });
-}
-
-function leadText(lead: number): string {
-  if (lead === 0) return 'tied';
-  return lead > 0 ? `+${String(lead)}` : `−${String(-lead)}`;
+/** Drawn for the eye; the table beside it is for who does not see it. */
+function HeatMap({ table, name }: { table: MapTable; name: string }) {
+  // Drawn anew only when a figure changes.
+  const shown = JSON.stringify(table);
+  const option = useMemo(() => {
+    const { columns, rows } = JSON.parse(shown) as MapTable;
+    const cells = rows.flatMap(({ cells: own }, y) =>
+      own.flatMap((cell, x) => (cell ? [{ ...cell, x, y }] : [])),
+    );
+    // Where it stands is drawn last, so that no neighbour covers its frame.
+    cells.sort((a, b) => Number(a.here) - Number(b.here));
+    return (colour: (token: string) => string) => ({
+      grid: { left: 100, right: 6, top: 28, bottom: 4 },
+      xAxis: {
+        type: 'category',
+        position: 'top',
+        data: columns,
+        axisLine: { show: false },
+        axisTick: { show: false },
+        axisLabel: { color: colour('--ink-quiet'), interval: 0, fontSize: 13 },
+      },
+      yAxis: {
+        type: 'category',
+        inverse: true,
+        data: rows.map((row) => row.name),
+        axisLine: { show: false },
+        axisTick: { show: false },
+        axisLabel: { color: colour('--ink-quiet'), fontSize: 13 },
+      },
+      visualMap: {
+        show: false,
+        min: 0,
+        max: 1,
+        dimension: 2,
+        inRange: { color: [colour('--card'), colour('--map-strong')] },
+      },
+      series: [
+        {
+          type: 'heatmap',
+          silent: true,
+          data: cells.map(({ x, y, share, text, here }) => ({
+            value: [x, y, share],
+            label: { formatter: text },
+            itemStyle: here ? { borderColor: colour('--ink'), borderWidth: 3 } : {},
+          })),
+          label: { show: true, color: colour('--ink'), fontSize: 15, fontWeight: 650 },
+          itemStyle: { borderColor: colour('--card'), borderWidth: 2 },
+        },
+      ],
+    });
+  }, [shown]);
+  return (
+    <>
+      <Chart height={34 + table.rows.length * ROW_HEIGHT} option={option} words="" />
+      <table className="visually-hidden">
+        <caption>{name}</caption>
+        <thead>
+          <tr>
+            <td />
+            {table.columns.map((column) => (
+              <th key={column} scope="col">
+                {column}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {table.rows.map((row) => (
+            <tr key={row.name}>
+              <th scope="row">{row.name}</th>
+              {row.cells.map((cell, index) => (
+                <td key={table.columns[index]} aria-current={cell?.here ? 'true' : undefined}>
+                  {cell?.text ?? 'none'}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
 }

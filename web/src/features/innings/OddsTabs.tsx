@@ -5,6 +5,7 @@ const PAGES = [
   { to: 'innings', text: 'Situation' },
   { to: 'innings/lineup', text: 'Line-up' },
   { to: 'innings/best', text: 'Best choices' },
+  { to: 'innings/rates', text: 'Rates' },
 ];
 
 /** The ways to ask what it is worth. */

@@ -1,1 +1,2 @@
+export { useBatting } from './useBatting.ts';
 export { useNeeded } from './useNeeded.ts';

@@ -10,6 +10,10 @@ export interface Situation {
   inning: number;
   /** We bat in the top when we are the visitors. */
   half: Half;
+  /** Who is at bat now. */
+  batting: 'we' | 'they';
+  /** Who of ours is up, from 0; while they bat, who leads off next. */
+  spot: number;
   /** Our runs less theirs. */
   lead: number;
   /** What counts: runs of this half, or the game. */
@@ -23,6 +27,8 @@ const START: Situation = {
   outs: 0,
   inning: 1,
   half: 'top',
+  batting: 'we',
+  spot: 0,
   lead: 0,
   by: 'win',
   needs: 'rule',
@@ -37,7 +43,8 @@ export function useSituation(teamId: TeamId): {
   situation: Situation;
   set: (change: Partial<Situation>) => void;
 } {
-  const situation = useKept((state) => state.byTeam[teamId]) ?? START;
+  const kept = useKept((state) => state.byTeam[teamId]);
+  const situation = kept ? { ...START, ...kept } : START;
   return {
     situation,
     set: (change) => {

@@ -1,8 +1,11 @@
-import { breakEvenOf, baseOut, CAUTION, type Gamble } from '@bradyon/core/innings';
+import { breakEvenOf, baseOut, CAUTION, type Gamble, type Needed } from '@bradyon/core/innings';
 import type { StealBase } from '@bradyon/core/steals';
 import { useTeam } from '../teams/index.ts';
-import { tablesOf, valueOf } from './odds.ts';
-import { useSituation, type Situation } from './situation.ts';
+import { isTie } from './gambles.ts';
+import { valueOf } from './game.ts';
+import type { Situation } from './situation.ts';
+import { situationWords } from './situationWords.ts';
+import { useGame } from './useGame.ts';
 
 const STEALS: Record<StealBase, { gamble: Gamble; from: number }> = {
   second: { gamble: 'stealSecond', from: 1 },
@@ -17,53 +20,40 @@ export interface NeededHere {
   from: Situation['needs'];
   /** "runner on first, nobody out, top 1, tied": where the situation's figure is from. */
   words: string;
+  /** By the situation so little is at stake that the inputs are not good enough to tell. */
+  isTie: boolean;
   setFrom: (from: Situation['needs']) => void;
 }
 
+const MOST_ASKED = 0.98;
+
 /**
- * The chance a steal needs: the team's rule, or what the situation says. A figure outside what can be
- * asked for is put at the end of it.
+ * The chance a steal needs: the team's rule, or what the situation says with whoever is up against
+ * whom we face. A figure outside what can be asked for is put at the end of it.
  */
 export function useNeeded(base: StealBase): NeededHere {
-  const team = useTeam();
-  const { situation, set } = useSituation(team.id);
-  const tables = tablesOf(team.id, team.level, team.ruleset);
+  const { neededChance } = useTeam();
+  const { game, situation: stands, up, set } = useGame();
+  // A steal is ours: while they bat it is asked for our next time up.
+  const situation: Situation = { ...stands, batting: 'we' };
   const { gamble, from } = STEALS[base];
   const asked = (bases: number) =>
-    breakEvenOf(gamble, baseOut(bases, situation.outs), valueOf(tables, situation));
+    breakEvenOf(gamble, baseOut(bases, situation.outs), valueOf(game, situation));
   // Where nobody is on the base he goes from, he is alone on it.
   const found = asked(situation.bases) ?? asked(from);
-  const here = found?.needed ?? team.neededChance;
-  const figure =
-    typeof here === 'number'
-      ? Math.min(0.98, Math.max(CAUTION, here))
-      : here === 'always'
-        ? CAUTION
-        : 0.98;
+  const bySituation = situation.needs === 'situation';
   return {
-    needed: situation.needs === 'situation' ? figure : team.neededChance,
+    needed: bySituation ? askedFor(found?.needed ?? neededChance) : neededChance,
     from: situation.needs,
-    words: situationWords(situation),
+    words: up ? `${situationWords(situation)}, ${up.person.name} up` : situationWords(situation),
+    isTie: bySituation && found !== null && isTie(found, situation.by),
     setFrom: (needs) => {
       set({ needs });
     },
   };
 }
 
-const ON = [
-  'nobody on',
-  'runner on first',
-  'runner on second',
-  'first and second',
-  'runner on third',
-  'first and third',
-  'second and third',
-  'bases loaded',
-];
-const OUT = ['nobody out', 'one out', 'two out'];
-
-export function situationWords({ bases, outs, inning, half, lead, by }: Situation): string {
-  const score = lead === 0 ? 'tied' : `${String(Math.abs(lead))} ${lead > 0 ? 'ahead' : 'behind'}`;
-  const game = by === 'win' ? `, ${half} ${String(inning)}, ${score}` : ', by runs';
-  return `${ON[bases] ?? ''}, ${OUT[outs] ?? ''}${game}`;
+function askedFor(needed: Needed): number {
+  if (typeof needed === 'number') return Math.min(MOST_ASKED, Math.max(CAUTION, needed));
+  return needed === 'always' ? CAUTION : MOST_ASKED;
 }

@@ -4,6 +4,7 @@ import { judgeSteal, pitchesFor, type StealQuestion } from '@bradyon/core/steals
 import { useMemo } from 'react';
 import { Chart } from '../../ui/Chart.tsx';
 import { feet, percent } from '../../ui/index.ts';
+import { useNeeded } from '../innings/index.ts';
 import type { Out } from './LeadPage.tsx';
 import type { Leads } from './useLeads.ts';
 import { inThrows } from './words.ts';
@@ -34,7 +35,8 @@ export function TradeOff({
     leadFeet: null,
     batter: null,
   };
-  const judging = { pitches: pitchesFor({ count: null }), needed: team.neededChance };
+  const { needed, from, words } = useNeeded('second');
+  const judging = { pitches: pitchesFor({ count: null }), needed };
   const usual = commonLeadFeet({ kind: 'steal', base: 'second' }, team.ruleset) ?? 0;
   const steal = question && judgeSteal(question, judging);
   const { fit } = times.runner(runner);
@@ -46,14 +48,14 @@ export function TradeOff({
     steal ? steal.chanceWith(secondsFrom(usual) - secondsFrom(lead) - jump) : 0;
   const points = tradeOff(asked, safeAt, LEADS);
   const [here, farther] = tradeOff(asked, safeAt, [leadFeet, leadFeet + 1]);
-  const words =
+  const said =
     here && farther
-      ? `At ${feet(leadFeet)}: ${inThrows(here.picked)}, ${percent(here.safe)} safe at second. One foot more: ${inThrows(farther.picked)}, ${percent(farther.safe)} safe.`
+      ? `At ${feet(leadFeet)}: ${inThrows(here.picked)}, ${percent(here.safe)} safe at second. One foot more: ${inThrows(farther.picked)}, ${percent(farther.safe)} safe. He needs ${percent(needed)}${from === 'situation' ? ` with ${words}` : ', your rule'}.`
       : '';
   // The chart is drawn anew only when what it shows changes.
-  const shown = JSON.stringify([points, leadFeet]);
+  const shown = JSON.stringify([points, leadFeet, needed]);
   const option = useMemo(() => {
-    const [data, lead] = JSON.parse(shown) as [typeof points, number];
+    const [data, lead, needs] = JSON.parse(shown) as [typeof points, number, number];
     return (colour: (token: string) => string) => ({
       grid: { left: 46, right: 16, top: 30, bottom: 40 },
       xAxis: {
@@ -85,15 +87,14 @@ export function TradeOff({
           colour('--clay-ink'),
           data.map((point) => [point.leadFeet, point.picked * 100]),
         ),
-        {
-          type: 'line',
-          data: [
-            [lead, 0],
-            [lead, 100],
-          ],
-          symbol: 'none',
-          lineStyle: { color: colour('--ink-quiet'), type: 'dashed', width: 1.5 },
-        },
+        dashed(colour('--ink-quiet'), [
+          [lead, 0],
+          [lead, 100],
+        ]),
+        dashed(colour('--pine-ink'), [
+          [LEADS[0] ?? 0, needs * 100],
+          [LEADS.at(-1) ?? 0, needs * 100],
+        ]),
       ],
     });
   }, [shown]);
@@ -102,9 +103,10 @@ export function TradeOff({
       <h2>One more foot</h2>
       <div className="trade-legend" aria-hidden="true">
         <span className="trade-safe">safe at second if he goes</span>
+        <span className="trade-needed">what he needs, {percent(needed)}</span>
         <span className="trade-picked">out if they throw over</span>
       </div>
-      <Chart height={230} option={option} words={words} />
+      <Chart height={230} option={option} words={said} />
     </section>
   );
 }
@@ -118,4 +120,9 @@ function line(name: string, color: string, data: number[][]) {
     smooth: false,
     lineStyle: { color, width: 3 },
   };
+}
+
+/** Where he stands, and what he needs. */
+function dashed(color: string, data: number[][]) {
+  return { type: 'line', data, symbol: 'none', lineStyle: { color, type: 'dashed', width: 1.5 } };
 }

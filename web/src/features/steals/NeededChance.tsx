@@ -37,6 +37,9 @@ export function NeededChance({
       ) : (
         <p className="quiet">
           {percent(here.needed)}, give or take 3: {here.words}.{' '}
+          {here.isTie && (
+            <strong>Hardly anything is at stake: within the doubt of the inputs. </strong>
+          )}
           <Link to={`/teams/${id}/innings`}>Change it</Link>
         </p>
       )}

@@ -1,3 +1,4 @@
+export { figure } from './figure.ts';
 export { LastTeam } from './LastTeam.tsx';
 export { TeamShell } from './TeamShell.tsx';
 export { TeamTabs } from './TeamTabs.tsx';

@@ -1,0 +1,45 @@
+import { How } from '../../ui/index.ts';
+import { platesHere } from './plate.ts';
+import type { GameInView } from './useGame.ts';
+import { gainText, PLATE_TEXT, plateHow } from './words.ts';
+
+/** What the batter, and whoever pitches to him, may choose here; a tap says how it comes about. */
+export function AtThePlate({ view: { game, situation, up } }: { view: GameInView }) {
+  const ours = situation.batting === 'we';
+  const found = platesHere(game, situation, up);
+  return (
+    <section className="card-box odds-plate">
+      <h2>{ours ? 'At the plate' : 'In the field'}</h2>
+      <ul className="odds-rows" aria-label="At the plate">
+        {found.map((plate) => (
+          <li key={plate.choice}>
+            <details>
+              <summary>
+                <span className="odds-name">
+                  {PLATE_TEXT[plate.choice]}
+                  {plate.choice === 'walk' && ours ? ' (they do)' : ''}
+                  {(plate.choice === 'sacrifice' || plate.choice === 'squeeze') && !ours
+                    ? ' (they do)'
+                    : ''}
+                </span>
+                <strong className="figure">{gainText(plate.gain, situation.by)}</strong>
+              </summary>
+              <p>{plateHow(plate, situation.by, ours ? up : null)}</p>
+            </details>
+          </li>
+        ))}
+      </ul>
+      {ours && (
+        <p className="quiet">
+          Bunting: no finger in front of the barrel, and out of the way of the pitch.
+        </p>
+      )}
+      <How>
+        <p>
+          What each is worth to us above what would be done otherwise: all it can come to, each by
+          how often, and what the game is worth after it. Tap a line for its own two figures.
+        </p>
+      </How>
+    </section>
+  );
+}

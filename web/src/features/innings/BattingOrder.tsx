@@ -1,0 +1,136 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import type { Person } from '@bradyon/core/people';
+import type { PersonId } from '@bradyon/core/units';
+import { GripVertical, X } from 'lucide-react';
+import Button from 'react-bootstrap/Button';
+import { personLabel } from '../people/index.ts';
+import type { Spot } from './lineup.ts';
+import { gainText, neededText, shareText } from './words.ts';
+
+/** The order, moved by hand or by the keys. */
+export function BattingOrder({
+  spots,
+  onMove,
+  onChange,
+  onLeave,
+}: {
+  spots: readonly Spot[];
+  onMove: (ids: PersonId[]) => void;
+  onChange: (person: Person) => void;
+  onLeave: (person: Person) => void;
+}) {
+  const ids = spots.map(({ batter }) => batter.person.id);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  return (
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={({ active, over }) => {
+        if (!over || active.id === over.id) return;
+        const from = ids.indexOf(active.id as PersonId);
+        onMove(arrayMove(ids, from, ids.indexOf(over.id as PersonId)));
+      }}
+    >
+      <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+        <ol className="lineup card-box">
+          {spots.map((spot, index) => (
+            <Place
+              key={spot.batter.person.id}
+              spot={spot}
+              nth={index + 1}
+              onChange={onChange}
+              onLeave={onLeave}
+            />
+          ))}
+        </ol>
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+function Place({
+  spot: { batter, leadingOff, buntGain, stealNeeds },
+  nth,
+  onChange,
+  onLeave,
+}: {
+  spot: Spot;
+  nth: number;
+  onChange: (person: Person) => void;
+  onLeave: (person: Person) => void;
+}) {
+  const { person } = batter;
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } =
+    useSortable({ id: person.id });
+  return (
+    <li
+      ref={setNodeRef}
+      className={isDragging ? 'lineup-moving' : undefined}
+      style={
+        transform ? { transform: `translateY(${String(Math.round(transform.y))}px)` } : undefined
+      }
+    >
+      <button
+        type="button"
+        className="lineup-handle"
+        ref={setActivatorNodeRef}
+        {...attributes}
+        {...listeners}
+        aria-label={`Move ${person.name}, batting ${String(nth)}`}
+      >
+        <GripVertical size={20} aria-hidden="true" />
+      </button>
+      <span className="figure lineup-nth">{nth}</span>
+      <button
+        type="button"
+        className="lineup-name"
+        onClick={() => {
+          onChange(person);
+        }}
+      >
+        {personLabel(person)}
+        <small>{shareText(batter)}</small>
+      </button>
+      <span className="lineup-facts">
+        <span className="lineup-fact">
+          <small>leading off</small>
+          <strong className="figure">{leadingOff.toFixed(2)}</strong>
+        </span>
+        <span className="lineup-fact">
+          <small>sacrifice</small>
+          <strong className="figure">{gainText(buntGain, 'runs')}</strong>
+        </span>
+        <span className="lineup-fact">
+          <small>steal needs</small>
+          <strong className="figure">{neededText(stealNeeds)}</strong>
+        </span>
+      </span>
+      <Button
+        variant="link"
+        aria-label={`Take ${person.name} off the line-up`}
+        onClick={() => {
+          onLeave(person);
+        }}
+      >
+        <X size={18} aria-hidden="true" />
+      </Button>
+    </li>
+  );
+}

@@ -1,0 +1,125 @@
+import Button from 'react-bootstrap/Button';
+import { Choice, PickOne, Stepper } from '../../ui/index.ts';
+import { FacingSelect, personLabel } from '../people/index.ts';
+import { Diamond } from './Diamond.tsx';
+import { misfitOf } from './game.ts';
+import type { GameInView } from './useGame.ts';
+
+const MOST_INNINGS = 20;
+const MOST_LEAD = 15;
+
+/** Where it stands, each part a tap away. */
+export function SituationBox({ view }: { view: GameInView }) {
+  const { situation, set, game, order } = view;
+  const misfit = misfitOf(game, situation);
+  const wrong = (path: 'inning' | 'homeLead') =>
+    misfit?.path === path && (
+      <p className="odds-misfit" role="alert">
+        {misfit.message}
+      </p>
+    );
+  const spot = order.length > 0 ? situation.spot % order.length : 0;
+  return (
+    <section className="card-box odds-situation">
+      <Diamond
+        bases={situation.bases}
+        onChange={(bases) => {
+          set({ bases });
+        }}
+      />
+      <div className="odds-set">
+        <Choice
+          label="What counts"
+          value={situation.by}
+          options={[
+            { value: 'win', text: 'Winning' },
+            { value: 'runs', text: 'Runs' },
+          ]}
+          onChange={(by) => {
+            set({ by });
+          }}
+        />
+        <Choice
+          label="Outs"
+          value={String(situation.outs)}
+          options={['0', '1', '2'].map((value) => ({ value, text: `${value} out` }))}
+          onChange={(outs) => {
+            set({ outs: Number(outs) });
+          }}
+        />
+        <Choice
+          label="We bat in the"
+          value={situation.half}
+          options={[
+            { value: 'top', text: 'Top' },
+            { value: 'bottom', text: 'Bottom' },
+          ]}
+          onChange={(half) => {
+            set({ half });
+          }}
+        />
+        <Choice
+          label="At bat"
+          value={situation.batting}
+          options={[
+            { value: 'we', text: 'We bat' },
+            { value: 'they', text: 'They bat' },
+          ]}
+          onChange={(batting) => {
+            set({ batting });
+          }}
+        />
+        <Stepper
+          label="Inning"
+          value={situation.inning}
+          step={1}
+          min={1}
+          max={MOST_INNINGS}
+          text={String}
+          onChange={(inning) => {
+            set({ inning });
+          }}
+        />
+        {wrong('inning')}
+        <Stepper
+          label="Our lead"
+          value={situation.lead}
+          step={1}
+          min={-MOST_LEAD}
+          max={MOST_LEAD}
+          text={(lead) => (lead < 0 ? `−${String(-lead)}` : String(lead))}
+          onChange={(lead) => {
+            set({ lead });
+          }}
+        />
+        {wrong('homeLead')}
+      </div>
+      <div className="odds-who">
+        <FacingSelect />
+        {order.length > 0 && (
+          <>
+            <PickOne
+              label={situation.batting === 'we' ? 'Up' : 'We lead off with'}
+              value={String(spot)}
+              options={order.map(({ person }, index) => ({
+                value: String(index),
+                text: `${String(index + 1)}. ${personLabel(person)}`,
+              }))}
+              onChange={(value) => {
+                set({ spot: Number(value) });
+              }}
+            />
+            <Button
+              variant="outline-primary"
+              onClick={() => {
+                set({ spot: (spot + 1) % order.length });
+              }}
+            >
+              Next batter
+            </Button>
+          </>
+        )}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,100 @@
+import {
+  ACTIONS,
+  policyByWin,
+  STATES,
+  tacticsOf,
+  type Action,
+  type BaseOut,
+  type BuntOutcomes,
+  type StealChances,
+} from '@bradyon/core/innings';
+import type { GameAsked } from './game.ts';
+
+/** A game, and what of ours there is to choose from with each batter up. */
+export interface BestAsked {
+  game: GameAsked;
+  /** By spot, as many as the game has of ours; of the level where there is none. */
+  bunts: BuntOutcomes[];
+  steals: StealChances[];
+}
+
+/** The best of ours in every inning, lead, spot and state: plain data, read with bestAt. */
+export interface BestTable {
+  spots: number;
+  actions: Uint8Array;
+  gains: Float32Array;
+}
+
+/** What is best, and what it is worth above swinging away, in chance to win. */
+export interface Best {
+  action: Action;
+  gain: number;
+}
+
+/** Leads beyond this count as this: no card goes so far. */
+export const MOST_LEAD = 15;
+const LEADS = 2 * MOST_LEAD + 1;
+
+interface Where {
+  inning: number;
+  /** Ours less theirs. */
+  lead: number;
+  spot: number;
+  state: BaseOut;
+}
+
+function cellOf(spots: number, { inning, lead, spot, state }: Where): number {
+  const kept = Math.min(MOST_LEAD, Math.max(-MOST_LEAD, lead)) + MOST_LEAD;
+  return (((inning - 1) * LEADS + kept) * spots + (spot % spots)) * STATES + state;
+}
+
+/** Both sides choose as well as they can: theirs with what is usual at the level. */
+export function bestChoices({ game, bunts, steals }: BestAsked): BestTable {
+  const { level, rules, weAreHome } = game;
+  const { stealSecondSafe: second, stealThirdSafe: third } = level.advance;
+  const usual: StealChances = { second, third, double: third };
+  const tactics = (rates: GameAsked['theirs'], bunt: BuntOutcomes, chances: StealChances) =>
+    tacticsOf({ ...level, rates }, bunt, level.twoStrikeFactor, chances, level.squeeze);
+  const ours = game.ours.map((rates, spot) =>
+    tactics(rates, bunts[spot] ?? level.bunt, steals[spot] ?? usual),
+  );
+  const theirs = [tactics(game.theirs, level.bunt, usual)];
+  const [home, away] = weAreHome ? [ours, theirs] : [theirs, ours];
+  const policy = policyByWin(home, away, { ...rules, clip: MOST_LEAD });
+
+  const spots = ours.length;
+  const size = rules.innings * LEADS * spots * STATES;
+  const found: BestTable = {
+    spots,
+    actions: new Uint8Array(size),
+    gains: new Float32Array(size),
+  };
+  for (let inning = 1; inning <= rules.innings; inning += 1) {
+    for (let lead = -MOST_LEAD; lead <= MOST_LEAD; lead += 1) {
+      for (let spot = 0; spot < spots; spot += 1) {
+        for (let state = 0; state < STATES; state += 1) {
+          const { action, gain } = policy.at({
+            inning,
+            half: weAreHome ? 'bottom' : 'top',
+            homeLead: weAreHome ? lead : -lead,
+            state,
+            homeSpot: weAreHome ? spot : 0,
+            awaySpot: weAreHome ? 0 : spot,
+          });
+          const cell = cellOf(spots, { inning, lead, spot, state });
+          found.actions[cell] = ACTIONS.indexOf(action);
+          found.gains[cell] = gain;
+        }
+      }
+    }
+  }
+  return found;
+}
+
+export function bestAt(table: BestTable, where: Where): Best {
+  const cell = cellOf(table.spots, where);
+  return {
+    action: ACTIONS[table.actions[cell] ?? 0] ?? 'swing',
+    gain: table.gains[cell] ?? 0,
+  };
+}

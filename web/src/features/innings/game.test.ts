@@ -1,0 +1,202 @@
+import {
+  gameRulesOf,
+  ownRates,
+  playLevelOf,
+  sacrificeChain,
+  testSayings,
+  type BattingRates,
+} from '@bradyon/core/innings';
+import { PRESETS } from '@bradyon/core/rules';
+import { describe, expect, it } from 'vitest';
+import { bestAt, bestChoices } from './best.ts';
+import { gamblesHere } from './gambles.ts';
+import { makeTables, misfitOf, openGame, valueOf, type Game } from './game.ts';
+import { mapOf, spreadsOf } from './maps.ts';
+import { platesHere } from './plate.ts';
+import type { Situation } from './situation.ts';
+import { situationWords } from './situationWords.ts';
+import { gainText, gambleFacts, gambleHow, neededText, SAYING_TEXT, sayingWords } from './words.ts';
+
+const level = playLevelOf('hs', {});
+const rules = gameRulesOf(PRESETS.fullSizeSeven);
+const season = (hits: number): BattingRates =>
+  ownRates(level.rates, {
+    plateAppearances: 120,
+    hits,
+    doubles: 0,
+    triples: 0,
+    homeRuns: 0,
+    walks: 5,
+    strikeouts: 10,
+    reachedOnError: 0,
+    buntTries: 0,
+    buntsGood: 0,
+  }).rates;
+const [strong, weak] = [season(60), season(8)];
+
+function gameOf(ours: BattingRates[], theirs = level.rates, weAreHome = true): Game {
+  const asked = { level, rules, ours, theirs, weAreHome };
+  // As it comes from the worker.
+  return openGame(asked, structuredClone(makeTables(asked)));
+}
+const average = gameOf([level.rates]);
+const situation: Situation = {
+  bases: 1,
+  outs: 0,
+  inning: 7,
+  half: 'bottom',
+  batting: 'we',
+  spot: 0,
+  lead: -1,
+  by: 'win',
+  needs: 'rule',
+};
+
+describe('a game', () => {
+  it('values a situation for who is at bat, whichever half that is', () => {
+    const down = valueOf(average, situation)(1, 0, 0);
+    expect(down).toBeGreaterThan(0.3);
+    expect(down).toBeLessThan(valueOf(average, { ...situation, lead: 0 })(1, 0, 0));
+    // As visitors one behind in the last top there is still their last at bat.
+    const visitors = gameOf([level.rates], level.rates, false);
+    expect(valueOf(visitors, { ...situation, half: 'top' })(1, 0, 0)).toBeLessThan(down);
+    const runs = average.tables.ours.expectancies[0]?.[1];
+    expect(valueOf(average, { ...situation, by: 'runs' })(1, 0, 0)).toBe(runs);
+  });
+
+  it('is worth to them what it is not to us, when they bat', () => {
+    const they = { ...situation, batting: 'they', inning: 5 } as const;
+    const theirs = valueOf(average, they)(0, 0, 0);
+    const ours = 1 - theirs;
+    expect(ours).toBeLessThan(0.5);
+    expect(situationWords(they)).toBe('runner on first, nobody out, top 5, 1 behind');
+  });
+
+  it('says why it cannot stand so, at its field, and counts by runs then', () => {
+    const over = { ...situation, lead: 2 };
+    expect(misfitOf(average, over)).toMatchObject({ path: 'homeLead' });
+    const runs = average.tables.ours.expectancies[0]?.[1];
+    expect(valueOf(average, over)(1, 0, 0)).toBe(runs);
+    expect(misfitOf(average, situation)).toBeNull();
+  });
+
+  it('is won more often with the better batters, and with the better ones coming up', () => {
+    const all = (rates: BattingRates) => gameOf(new Array<BattingRates>(9).fill(rates));
+    const tied = { ...situation, inning: 1, bases: 0, lead: 0 };
+    const now = (game: Game, spot = 0) => valueOf(game, { ...tied, spot })(0, 0, 0);
+    expect(now(all(strong))).toBeGreaterThan(now(all(weak)) + 0.1);
+    expect(now(gameOf(new Array<BattingRates>(9).fill(strong), strong))).toBeLessThan(
+      now(all(strong)),
+    );
+    const mixed = gameOf([strong, strong, strong, weak, weak, weak, weak, weak, weak]);
+    expect(now(mixed, 0)).toBeGreaterThan(now(mixed, 3));
+    expect(mixed.tables.ours.perGame).toBeGreaterThan(all(weak).tables.ours.perGame);
+  });
+});
+
+describe('what may be tried', () => {
+  const mixed = gameOf([strong, weak]);
+
+  it('comes with what it needs now and with the next batter, the close ones first', () => {
+    const found = gamblesHere(mixed, { ...situation, lead: 0 });
+    const steal = found.find(({ gamble }) => gamble === 'stealSecond');
+    expect(steal?.next).not.toBe(steal?.needed);
+    expect(steal?.usual).toBe(0.82);
+    const far = found.map(({ needed, usual }) =>
+      usual === null || typeof needed !== 'number' ? null : Math.abs(usual - needed),
+    );
+    const known = far.filter((each) => each !== null);
+    expect(known).toEqual(known.toSorted((a, b) => a - b));
+    expect(gamblesHere(average, situation).every(({ next }) => next === null)).toBe(true);
+  });
+
+  it('says when so little is at stake that nobody can tell', () => {
+    const lost = { ...situation, lead: -8 };
+    const [steal] = gamblesHere(average, lost);
+    expect(steal?.isTie).toBe(true);
+    expect(steal && gambleFacts(steal).join()).toContain('within the doubt');
+    expect(steal && gambleHow(steal, 'win')).toContain('go by what the runner');
+    expect(gamblesHere(average, { ...situation, lead: 0 })[0]?.isTie).toBe(false);
+  });
+
+  it('at the plate is a sacrifice, a squeeze or the contact play, and a walk; in the field the infield too', () => {
+    const choices = (change: Partial<Situation>) =>
+      platesHere(average, { ...situation, ...change }, null).map(({ choice }) => choice);
+    expect(choices({})).toEqual(['sacrifice', 'walk']);
+    expect(choices({ bases: 4, outs: 1 })).toEqual(['squeeze', 'contactIn', 'contactBack', 'walk']);
+    expect(choices({ bases: 4, outs: 2 })).toEqual(['walk']);
+    const field = { bases: 4, outs: 1, batting: 'they', lead: 0 } as const;
+    expect(choices(field)).toEqual(['squeeze', 'infieldIn', 'walk']);
+    // Walking him gives them a runner: it costs us.
+    const walk = platesHere(average, { ...situation, ...field, bases: 1 }, null).at(-1);
+    expect(walk?.gain).toBeLessThan(0);
+  });
+
+  it('is best for whoever is up, by score', () => {
+    const table = bestChoices({
+      game: { level, rules, ours: [strong, weak], theirs: level.rates, weAreHome: true },
+      bunts: [level.bunt, level.bunt],
+      steals: [
+        { second: 0.95, third: 0.9, double: 0.9 },
+        { second: 0.2, third: 0.2, double: 0.2 },
+      ],
+    });
+    const best = (spot: number, lead: number) =>
+      bestAt(table, { inning: 7, lead, spot, state: 1 }).action;
+    expect(best(0, 0)).toBe('steal2');
+    expect(best(1, -3)).toBe('swing');
+    expect(best(1, 0)).toBe('bunt');
+    expect(bestAt(table, { inning: 7, lead: 0, spot: 0, state: 1 }).gain).toBeGreaterThan(0.01);
+  });
+});
+
+describe('the maps', () => {
+  it('have a number in every cell there is, and mark where it stands', () => {
+    const runs = mapOf(average, situation, 'runs', 'states');
+    expect(runs.rows).toHaveLength(8);
+    const cells = (map: typeof runs) => map.rows.flatMap((row) => row.cells);
+    expect(cells(runs).filter((cell) => cell?.here)).toHaveLength(1);
+    const second = mapOf(average, situation, 'stealSecond', 'states');
+    expect(second.rows.map(({ name }) => name)).toEqual(['First', 'First, third']);
+    const innings = mapOf(average, situation, 'win', 'innings');
+    expect(innings.rows).toHaveLength(7);
+    // In the last bottom the home team has won with a lead.
+    expect(innings.rows[6]?.cells.map((cell) => cell?.text ?? null).slice(5)).toEqual(
+      new Array<null>(4).fill(null),
+    );
+    expect(spreadsOf('runs')).toEqual(['states']);
+  });
+});
+
+describe('the words of the odds', () => {
+  it('are whole percents, and words where a figure would mislead', () => {
+    expect(neededText(0.834)).toBe('83\u00a0%');
+    expect(neededText(1.02)).toBe('never worth it');
+    expect(neededText('always')).toBe('always worth it');
+    expect(gainText(-0.153, 'runs')).toBe('costs .15 runs');
+    expect(gainText(0.012, 'win')).toBe('wins 1.2 points');
+    expect(situationWords(situation)).toBe('runner on first, nobody out, bottom 7, 1 behind');
+    expect(situationWords({ ...situation, by: 'runs', bases: 7, outs: 2 })).toBe(
+      'bases loaded, two out, by runs',
+    );
+  });
+
+  it('say the sum of a gamble with its own figures', () => {
+    const steal = gamblesHere(average, { ...situation, by: 'runs' }).find(
+      ({ gamble }) => gamble === 'stealSecond',
+    );
+    if (!steal || typeof steal.needed !== 'number') throw new Error('a steal needs something');
+    const [, costs, all] = /works (\S+) times in (\S+)\./.exec(gambleHow(steal, 'runs')) ?? [];
+    expect(Number(costs) / Number(all)).toBeCloseTo(steal.needed, 1);
+  });
+
+  it('put every old saying to the numbers', () => {
+    const value = valueOf(average, situation);
+    const bunt = sacrificeChain(level.bunt, level, level.twoStrikeFactor);
+    const tested = testSayings(value, valueOf(average, { ...situation, lead: -4 }), bunt);
+    expect(tested.map(({ saying }) => saying)).toEqual(Object.keys(SAYING_TEXT));
+    for (const each of tested) expect(sayingWords(each, 'win')).toMatch(/\d/);
+    // A run behind in the last inning the out weighs more than four behind it would.
+    expect(tested.find(({ saying }) => saying === 'baseToBase')?.holds).toBe(true);
+  });
+});

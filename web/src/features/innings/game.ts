@@ -1,0 +1,131 @@
+import {
+  byRuns,
+  byWin,
+  describeStandingMisfit,
+  gameRuns,
+  openBook,
+  sideOf,
+  sideRunExpectancies,
+  sideScoringChances,
+  winTables,
+  type Batting,
+  type BattingRates,
+  type GameRules,
+  type Half,
+  type TeamLevel,
+  type Value,
+  type WinBook,
+  type WinTables,
+} from '@bradyon/core/innings';
+import type { Situation } from './situation.ts';
+
+/** Two sides and what decides their game: all that its tables are made of. */
+export interface GameAsked {
+  level: TeamLevel;
+  rules: GameRules;
+  /** By spot; one stands for all. */
+  ours: BattingRates[];
+  /** All of theirs together. */
+  theirs: BattingRates;
+  weAreHome: boolean;
+}
+
+/** A side's half-innings, by spot and state. */
+export interface SideFigures {
+  spots: number;
+  expectancies: number[][];
+  scoring: number[][];
+  /** Runs in a game of full innings. */
+  perGame: number;
+}
+
+/** The tables of a game: plain data, made once, here or in the worker. */
+export interface GameTables {
+  ours: SideFigures;
+  theirs: SideFigures;
+  win: WinTables;
+}
+
+export function makeTables({ level, rules, ours, theirs, weAreHome }: GameAsked): GameTables {
+  // The same rates twice are one batter to the chain.
+  const known = new Map<string, Batting>();
+  const battingOf = (rates: BattingRates): Batting => {
+    const key = JSON.stringify(rates);
+    const batting = known.get(key) ?? { ...level, rates };
+    known.set(key, batting);
+    return batting;
+  };
+  const [us, them] = [sideOf(ours.map(battingOf)), sideOf([battingOf(theirs)])];
+  const figures = (side: typeof us): SideFigures => ({
+    spots: side.spots,
+    expectancies: sideRunExpectancies(side),
+    scoring: sideScoringChances(side),
+    perGame: gameRuns(side, rules.innings),
+  });
+  const win = weAreHome ? winTables(us, them, rules) : winTables(them, us, rules);
+  // The steps are not asked for any more: what is sent from the worker stays small.
+  const bare = (side: typeof us) => ({ ...side, chains: [] });
+  return {
+    ours: figures(us),
+    theirs: figures(them),
+    win: { ...win, home: bare(win.home), away: bare(win.away) },
+  };
+}
+
+/** A game whose tables are made. */
+export interface Game extends GameAsked {
+  tables: GameTables;
+  book: WinBook;
+}
+
+export function openGame(asked: GameAsked, tables: GameTables): Game {
+  return { ...asked, tables, book: openBook(tables.win) };
+}
+
+/** Which half it is: ours is the one that we said we bat in. */
+export function halfOf({ half, batting }: Pick<Situation, 'half' | 'batting'>): Half {
+  if (batting === 'we') return half;
+  return half === 'top' ? 'bottom' : 'top';
+}
+
+function standingOf(game: Game, situation: Situation, spot: number) {
+  const { inning, half, lead } = situation;
+  const isHome = half === 'bottom';
+  const ours = spot % game.tables.ours.spots;
+  return {
+    inning,
+    half: halfOf(situation),
+    homeLead: isHome ? lead : -lead,
+    homeSpot: isHome ? ours : 0,
+    awaySpot: isHome ? 0 : ours,
+  };
+}
+
+/** Why the game cannot stand so, with the field it is about; null when it can. */
+export function misfitOf(game: Game, situation: Situation) {
+  return describeStandingMisfit({ ...standingOf(game, situation, 0), state: 0 }, game.rules);
+}
+
+/** The side at bat. */
+export function atBat({ tables }: Game, { batting }: Pick<Situation, 'batting'>): SideFigures {
+  return batting === 'we' ? tables.ours : tables.theirs;
+}
+
+/** Who of the side at bat is up: a spot of ours, or all of theirs together. */
+export function spotUp(game: Game, { batting, spot }: Situation, ahead = 0): number {
+  return batting === 'we' ? (spot + ahead) % game.tables.ours.spots : 0;
+}
+
+/**
+ * What a situation is worth to the side at bat, by what counts in it; a game that cannot stand so
+ * counts by runs.
+ * @param ahead 1: the same with the next batter up
+ */
+export function valueOf(game: Game, situation: Situation, ahead = 0): Value {
+  const side = atBat(game, situation);
+  if (situation.by === 'runs' || misfitOf(game, situation) !== null) {
+    return byRuns(side.expectancies, spotUp(game, situation, ahead));
+  }
+  const spot = situation.spot + (situation.batting === 'we' ? ahead : 0);
+  return byWin(game.book, standingOf(game, situation, spot), side.spots);
+}

@@ -1,0 +1,74 @@
+import {
+  baseOut,
+  contactValue,
+  infieldInSaves,
+  INFIELDS,
+  sacrificeChain,
+  squeezeChain,
+  stepWorth,
+  THIRD,
+  walkValue,
+} from '@bradyon/core/innings';
+import { spotUp, valueOf, type Game } from './game.ts';
+import type { Batter } from './sides.ts';
+import type { Situation } from './situation.ts';
+
+export const PLATE_CHOICES = [
+  'sacrifice',
+  'squeeze',
+  'contactIn',
+  'contactBack',
+  'infieldIn',
+  'walk',
+] as const;
+export type PlateChoice = (typeof PLATE_CHOICES)[number];
+
+/** A choice at the plate against what would be done otherwise, both as the side at bat has them. */
+export interface AtThePlate {
+  choice: PlateChoice;
+  chosen: number;
+  otherwise: number;
+  /** What choosing it is worth to us: below 0 it costs us. */
+  gain: number;
+}
+
+/** What the batter, and whoever is in the field, may choose here. */
+export function platesHere(game: Game, situation: Situation, up: Batter | null): AtThePlate[] {
+  const { bases, outs, batting } = situation;
+  const { level } = game;
+  const value = valueOf(game, situation);
+  const now = value(bases, outs, 0);
+  const state = baseOut(bases, outs);
+  const ours = batting === 'we';
+  const found: AtThePlate[] = [];
+  const add = (choice: PlateChoice, chosen: number, otherwise: number): void => {
+    found.push({ choice, chosen, otherwise, gain: ours ? chosen - otherwise : otherwise - chosen });
+  };
+  const rates = ours ? (game.ours[spotUp(game, situation)] ?? level.rates) : game.theirs;
+  const batter = { ...level, rates };
+  if (outs < 2 && bases !== 0 && (bases & THIRD) === 0) {
+    const bunt = sacrificeChain(
+      (ours ? up?.bunt : null) ?? level.bunt,
+      batter,
+      level.twoStrikeFactor,
+    );
+    add('sacrifice', stepWorth(bunt, state, value), now);
+  }
+  if (outs < 2 && bases & THIRD) {
+    add('squeeze', stepWorth(squeezeChain(level.squeeze, batter), state, value), now);
+  }
+  if (outs < 2 && bases === THIRD) {
+    if (ours) {
+      for (const infield of INFIELDS) {
+        const { go, wait } = contactValue(outs, level.contact[infield], value);
+        add(infield === 'in' ? 'contactIn' : 'contactBack', go, wait);
+      }
+    } else {
+      // On the ground: what it saves is what we win.
+      const saved = infieldInSaves(outs, level.contact, value);
+      add('infieldIn', now - saved, now);
+    }
+  }
+  add('walk', walkValue(bases, outs, value), now);
+  return found;
+}

@@ -1,0 +1,35 @@
+import { halfOf } from './game.ts';
+import type { Situation } from './situation.ts';
+
+const ON = [
+  'nobody on',
+  'runner on first',
+  'runner on second',
+  'first and second',
+  'runner on third',
+  'first and third',
+  'second and third',
+  'bases loaded',
+];
+export const OUT_TEXT = ['nobody out', 'one out', 'two out'];
+
+/** Who is on, in words. */
+export function onText(bases: number): string {
+  return ON[bases] ?? '';
+}
+
+/** Where it stands, in words. @example 'runner on first, nobody out, bottom 7, tied' */
+export function situationWords({
+  bases,
+  outs,
+  inning,
+  half,
+  batting,
+  lead,
+  by,
+}: Situation): string {
+  const score = lead === 0 ? 'tied' : `${String(Math.abs(lead))} ${lead > 0 ? 'ahead' : 'behind'}`;
+  const game =
+    by === 'win' ? `, ${halfOf({ half, batting })} ${String(inning)}, ${score}` : ', by runs';
+  return `${onText(bases)}, ${OUT_TEXT[outs] ?? ''}${game}`;
+}

@@ -1,0 +1,40 @@
+import type { BattingOrder } from '@bradyon/contract/innings';
+import type { PersonId, TeamId } from '@bradyon/core/units';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { request } from '../../api/index.ts';
+import { notify } from '../../ui/index.ts';
+
+const NONE: PersonId[] = [];
+
+/** Who bats when, as the staff set it; empty while nobody has. What is moved is shown at once. */
+export function useOrder(teamId: TeamId) {
+  const client = useQueryClient();
+  const queryKey = ['batting-order', teamId];
+  const path = `/api/teams/${teamId}/batting-order`;
+  const { data, error, refetch } = useQuery({
+    queryKey,
+    queryFn: () => request<BattingOrder>('GET', path),
+  });
+  const save = useMutation({
+    mutationFn: (order: BattingOrder) => request<BattingOrder>('PUT', path, order),
+    onMutate: async (order) => {
+      await client.cancelQueries({ queryKey });
+      const before = client.getQueryData<BattingOrder>(queryKey);
+      client.setQueryData(queryKey, order);
+      return before;
+    },
+    onError: ({ message }, _order, before) => {
+      client.setQueryData(queryKey, before);
+      notify(`The order is not saved: ${message}`);
+    },
+  });
+  return {
+    ids: data?.personIds ?? NONE,
+    setIds: (personIds: PersonId[]) => {
+      save.mutate({ personIds });
+    },
+    isLoading: data === undefined && error === null,
+    error: data === undefined ? error : null,
+    retry: () => void refetch(),
+  };
+}

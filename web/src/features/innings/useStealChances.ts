@@ -1,0 +1,51 @@
+import type { StealChances } from '@bradyon/core/innings';
+import type { Person } from '@bradyon/core/people';
+import { judgeSteal, pitchesFor, stealKinds, type StealBase } from '@bradyon/core/steals';
+import { usePlaying } from '../people/index.ts';
+import { useTeam } from '../teams/index.ts';
+import { useTimes } from '../timing/index.ts';
+import type { Batter } from './sides.ts';
+
+/**
+ * How often whoever is on base is safe with each batter up, against the battery that is out there:
+ * on first, and alone on second, stands the one who bats before him, ahead of him the one before that.
+ * Of two who go together the defence picks the easier out.
+ * Null without a battery, or where the pitch does not count: then the level's figures stand.
+ */
+export function useStealChances(order: readonly Batter[]): StealChances[] | null {
+  const team = useTeam();
+  const times = useTimes(team);
+  const { lineup, playing } = usePlaying(team.id);
+  const { pitcher, catcher } = lineup;
+  if (!pitcher || !catcher || order.length === 0 || times.isLoading) return null;
+  const chance = (runner: Person, base: StealBase): number | null => {
+    const kind = stealKinds(team.ruleset, base)[0];
+    if (!kind) return null;
+    const question = {
+      field: times.field,
+      base,
+      kind,
+      style: playing.style,
+      pitcher: { person: pitcher, populations: times.of(pitcher) },
+      catcher: { person: catcher, populations: times.of(catcher) },
+      runner: { person: runner, populations: times.of(runner), form: times.runner(runner) },
+      leadFeet: runner.leadFeet,
+      batter: null,
+    };
+    return judgeSteal(question, { pitches: pitchesFor({ count: null }), needed: team.neededChance })
+      .chance;
+  };
+  const each = order.map(({ person }) => ({
+    second: chance(person, 'second'),
+    third: chance(person, 'third'),
+  }));
+  const before = (spot: number, by: number) => each[(spot - by + each.length * by) % each.length];
+  return order.map((_, spot) => {
+    const [one, two] = [before(spot, 1), before(spot, 2)];
+    return {
+      second: one?.second ?? 0,
+      third: one?.third ?? 0,
+      double: Math.min(two?.third ?? 0, one?.second ?? 0),
+    };
+  });
+}
