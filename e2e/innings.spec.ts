@@ -7,58 +7,91 @@ test('a situation says what it is worth and what a steal needs, and Steal asks f
   const coach = new Coach(page);
   await coach.openDemo();
   await coach.go('Odds');
-  await expect(page.getByText('54 %').first()).toBeVisible();
-  const steal = page.getByRole('row', { name: /^Steal second/ });
-  await expect(steal).toContainText('82');
+  await expect(page.getByText(/Your line-up against Gannet Point Haddocks/)).toBeVisible();
+  const row = (list: string, name: string | RegExp) =>
+    page.getByRole('list', { name: list }).getByRole('listitem').filter({ hasText: name });
+  const steal = row('How often it has to work', /^Steal second/);
+  const needs = async () => Number.parseInt(await steal.locator('.figure').innerText(), 10);
+  const early = await needs();
+  await expect(steal).toContainText(/usually works 82\s%/);
+  await expect(steal).toContainText(/next batter \d\d\s%/);
+
+  // One tap says how it comes about, with figures that give the answer again.
+  await steal.locator('summary').click();
+  const sum = await steal.locator('p').innerText();
+  const [, costs, all] = /works (\S+) times in (\S+)\./.exec(sum) ?? [];
+  expect(Number(costs) / Number(all)).toBeCloseTo(early / 100, 1);
 
   // Late and close the out weighs less than the run.
   const innings = page.getByRole('button', { name: 'Inning: more' });
   for (let inning = 1; inning < 7; inning += 1) await innings.click();
   await page.getByText('Bottom', { exact: true }).click();
-  await expect(steal).toContainText('70');
+  await expect.poll(needs).toBeLessThan(early - 5);
+  const late = String(await needs());
 
-  // Bases by hand and by key; what cannot be is said.
+  // Bases by hand and by key; what cannot be is said at its field.
   await page.getByRole('checkbox', { name: 'First base taken' }).focus();
   await page.keyboard.press('Space');
   await page.getByRole('checkbox', { name: 'Third base taken' }).click();
-  await expect(page.getByRole('row', { name: /^Steal home/ })).toBeVisible();
-  await expect(page.getByText('Go on contact, infield in')).toBeVisible();
+  await expect(row('How often it has to work', 'Steal home')).toBeVisible();
+  await expect(row('At the plate', 'Squeeze')).toBeVisible();
+  await expect(row('At the plate', 'Go on contact, infield in')).toBeVisible();
   await expect(steal).toHaveCount(0);
   await page.getByRole('button', { name: 'Our lead: more' }).click();
   await expect(page.getByRole('alert')).toContainText('The home team has won');
   await page.getByRole('button', { name: 'Our lead: less' }).click();
   await expect(page.getByRole('alert')).toHaveCount(0);
 
-  // The maps, with where it stands marked.
-  await expect(page.locator('.odds-here')).toHaveCount(1);
-  await page.getByLabel('Map').selectOption({ label: 'Needed for second' });
-  await expect(page.getByRole('row', { name: /^Inning 7/ })).toContainText('70');
+  // While they bat it is what we in the field may do.
+  await page.getByText('They bat', { exact: true }).click();
+  await expect(row('At the plate', 'Infield in')).toBeVisible();
+  await expect(row('At the plate', 'Walk him')).toContainText('costs');
+  await page.getByText('We bat', { exact: true }).click();
+
+  // The maps, with where it stands marked; which one is in the address.
+  const here = page.locator('td[aria-current]');
+  await expect(here).toHaveCount(1);
+  await page.getByLabel('Map').selectOption({ label: 'Needed: steal second' });
+  await page.getByText('Inning and lead', { exact: true }).click();
+  await expect(page.getByRole('row', { name: /^Inning 7/ })).toContainText(late);
+  await expect(page).toHaveURL(/map=stealSecond/);
 
   // Kept over a reload, and known to Steal.
   await page.getByRole('checkbox', { name: 'Third base taken' }).click();
   await page.reload();
-  await expect(page.getByText('nobody on, nobody out, bottom 7, tied')).toBeVisible();
+  await expect(page.getByText(/nobody on, nobody out, bottom 7, tied/)).toBeVisible();
+  await expect(page.getByLabel('Map')).toHaveValue('stealSecond');
   await coach.go('Steal');
   await expect(page.getByText(/He needs 80\s%/)).toBeVisible();
   await page.getByText('Situation', { exact: true }).click();
-  await expect(page.getByText(/He needs 70\s%/)).toBeVisible();
+  await expect(page.getByText(new RegExp(`He needs ${late}\\s%`))).toBeVisible();
   await page.getByRole('link', { name: 'Board' }).click();
-  await expect(page.getByText(/A steal needs 70\s%/)).toBeVisible();
+  await expect(page.getByText(new RegExp(`A steal needs ${late}\\s%`))).toBeVisible();
   await page.getByRole('link', { name: 'Why' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'What it is worth' })).toBeVisible();
+
+  // So far behind that nothing hangs on it, it is said so.
+  for (let lead = 0; lead < 9; lead += 1) {
+    await page.getByRole('button', { name: 'Our lead: less' }).click();
+  }
+  await page.getByRole('checkbox', { name: 'First base taken' }).click();
+  await expect(steal).toContainText('within the doubt of the inputs');
+  await coach.go('Steal');
+  await expect(page.getByText(/Hardly anything is at stake/)).toBeVisible();
 });
 
 test('a line-up is moved by hand and by keys, a season pulls a batter, and the runs move', async ({
   page,
 }) => {
   const coach = new Coach(page);
-  await coach.openDemo();
+  await coach.openOwnDemo();
   await coach.go('Odds');
   await page.getByRole('link', { name: 'Line-up' }).click();
   const runs = page.locator('.lineup-runs .figure');
-  const names = page.locator('.lineup-name');
+  const names = page.locator('.lineup .lineup-name');
   await expect(names).toHaveCount(9);
-  const before = await runs.innerText();
+  const facts = async () => (await page.locator('.lineup-fact strong').allInnerTexts()).join(' ');
+  const before = await facts();
 
   // By the keys: the first down two places.
   const first = await names.first().innerText();
@@ -73,9 +106,10 @@ test('a line-up is moved by hand and by keys, a season pulls a batter, and the r
   }
   await page.keyboard.press('Space');
   await expect(names.nth(2)).toHaveText(first, { useInnerText: true });
-  await expect(runs).not.toHaveText(before);
+  await expect.poll(facts).not.toBe(before);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(runs).toHaveText(before);
+  await expect(names.first()).toHaveText(first, { useInnerText: true });
+  await expect.poll(facts).toBe(before);
 
   // By hand: the last to the top.
   const handle = await page.getByRole('button', { name: /batting 9$/ }).boundingBox();
@@ -101,8 +135,8 @@ test('a line-up is moved by hand and by keys, a season pulls a batter, and the r
   await dialog.getByLabel('Hits', { exact: true }).fill('140');
   await dialog.getByRole('button', { name: 'Save' }).click();
   await expect(dialog).toHaveCount(0);
-  await expect(names.first()).toContainText('71 % his own'.replace(' ', '\u00a0'));
-  expect(Number(await runs.innerText())).toBeGreaterThan(Number(now));
+  await expect(names.first()).toContainText(/71\s% his own, of 300 times up/);
+  await expect.poll(async () => Number(await runs.innerText())).toBeGreaterThan(Number(now));
 
   // Somebody else comes in for him, and the order is kept over a reload.
   await page
@@ -114,18 +148,83 @@ test('a line-up is moved by hand and by keys, a season pulls a batter, and the r
   await expect(names).toHaveCount(8);
 });
 
-test('the best choices follow the score and the legs, and print on one page', async ({ page }) => {
+test('the best choices follow who is up and the score, and print on one page', async ({ page }) => {
   const coach = new Coach(page);
   await coach.openDemo();
   await coach.go('Odds');
   await page.getByRole('link', { name: 'Best choices' }).click();
   const card = page.getByRole('article', { name: 'Best choices' });
-  await expect(card.getByText('double').first()).toBeVisible();
-  // Nobody steals second who is hardly ever safe there.
-  for (let step = 0; step < 10; step += 1) {
-    await page.getByRole('button', { name: 'Safe at second: less' }).click();
+  await expect(card.getByText(/top of inning 1, Pita Fonomalu up/)).toBeVisible();
+  // He who is on base before him is hardly ever safe: nobody is sent.
+  await expect(card.getByText(/steal 2nd/)).toHaveCount(0);
+  await page.getByLabel('Up', { exact: true }).selectOption({ index: 4 });
+  await expect(card.getByText('steal 2nd').first()).toBeVisible();
+  await page.getByText('Batters', { exact: true }).click();
+  await expect(card.getByRole('columnheader', { name: 'Marchetti' })).toBeVisible();
+  await page.getByText('Pocket', { exact: true }).click();
+  await expect(card.getByRole('columnheader', { name: '#27' })).toBeVisible();
+  for (const paper of ['Pocket', 'Letter']) {
+    await page.getByText(paper, { exact: true }).click();
+    const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
   }
-  await expect(card.getByText('steal 2nd')).toHaveCount(0);
-  const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
-  expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
+});
+
+test('a team’s own rates are refused until they add up, and then everything is reckoned with them', async ({
+  page,
+}) => {
+  const coach = new Coach(page);
+  await coach.openOwnDemo();
+  await coach.go('Odds');
+  await page.getByRole('link', { name: 'Rates' }).click();
+  await page.getByLabel('Strikeout').fill('10');
+  await expect(page.getByText(/10\.5 are missing/)).toBeVisible();
+  await page.getByRole('button', { name: 'Save rates' }).click();
+  await expect(page.getByRole('alert')).toContainText('add up to 89.5 %');
+  await expect(page.getByLabel('Strikeout')).toHaveValue('10');
+  await page.getByLabel('Single').fill('27');
+  await page.getByRole('button', { name: 'Save rates' }).click();
+  await expect(page.getByText('Rates saved')).toBeVisible();
+  const runs = async () => {
+    await page.getByRole('link', { name: 'Line-up' }).click();
+    return Number(await page.locator('.lineup-runs .figure').innerText());
+  };
+  await expect.poll(runs).toBeGreaterThan(6);
+  await page.reload();
+  await page.getByRole('link', { name: 'Rates' }).click();
+  await expect(page.getByLabel('Single')).toHaveValue('27');
+});
+
+test('seasons come from a file, ours and theirs, and pull the odds', async ({ page }) => {
+  const coach = new Coach(page);
+  await coach.openOwnDemo();
+  await coach.go('Odds');
+  await page.getByRole('link', { name: 'Line-up' }).click();
+  const theirs = page.getByRole('region', { name: 'Who bats against us' });
+  const before = Number(await theirs.locator('.figure').first().innerText());
+  await theirs.getByRole('link', { name: 'Bring in seasons' }).click();
+  await page.getByLabel('CSV file').setInputFiles({
+    name: 'seasons.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      [
+        'Opponent,#,AB,H,2B,BB,HBP,K',
+        'Gannet Point Haddocks,28,200,120,40,30,2,5',
+        'Gannet Point Haddocks,3,200,110,30,30,2,5',
+        ',19,150,60,10,12,0,20',
+        ',19,150,60,10,12,0,20',
+        ',77,150,60,10,12,0,20',
+      ].join('\n'),
+    ),
+  });
+  await expect(page.getByText('stands in this file twice')).toBeVisible();
+  await expect(page.getByText('77 is not on the roster')).toBeVisible();
+  await page.getByRole('button', { name: 'Bring in 3 seasons' }).click();
+  await expect(page.getByText(/3 seasons brought in/)).toBeVisible();
+  await coach.go('Odds');
+  await page.getByRole('link', { name: 'Line-up' }).click();
+  await expect(page.locator('.lineup-name').first()).toContainText(/57\s% his own, of 162/);
+  await expect
+    .poll(async () => Number(await theirs.locator('.figure').first().innerText()))
+    .toBeGreaterThan(before + 1);
 });

@@ -35,6 +35,8 @@ const SCREENS = [
   'innings',
   'innings/lineup',
   'innings/best',
+  'innings/rates',
+  'files?in=seasons',
   'leads',
   'leads/second',
   'leads/third',

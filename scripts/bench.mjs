@@ -210,6 +210,35 @@ async function enterBigSeason(page, address) {
   return team;
 }
 
+/** From saving one batter's season to the maps drawn with it. */
+async function benchLineup(page, address) {
+  await page.goto(`${address.split('/').slice(0, 5).join('/')}/innings/lineup`);
+  await page.locator('.lineup .lineup-name').first().click();
+  // The order at bat and what hangs on it stands in the maps' table.
+  const save = () => page.getByRole('dialog').getByRole('button', { name: 'Save' });
+  const measured = [];
+  for (let change = 0; change < CHANGES; change += 1) {
+    if (change > 0) await page.locator('.lineup .lineup-name').first().click();
+    await page.getByLabel('Plate appearances').fill('400');
+    await page.getByLabel('Hits', { exact: true }).fill(String(60 + 3 * change));
+    measured.push(
+      await save().evaluate(async (button) => {
+        const text = () => document.querySelector('.odds-maps table')?.textContent;
+        const before = text();
+        const start = performance.now();
+        button.click();
+        while (text() === before) await new Promise((done) => requestAnimationFrame(done));
+        await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+        return performance.now() - start;
+      }),
+    );
+    await page.getByRole('dialog').waitFor({ state: 'detached' });
+  }
+  measured.sort((a, b) => a - b);
+  print('season-to-maps-p50', measured[Math.floor(CHANGES * 0.5)], 'ms');
+  print('season-to-maps-p95', measured[Math.floor(CHANGES * 0.95)], 'ms');
+}
+
 /** The first load of Time in compressed kilobytes, and the time from a tap to the next painted frame. */
 async function benchBrowser(address, executablePath) {
   const { chromium } = await import('../e2e/browser.mjs');
@@ -270,6 +299,7 @@ async function benchBrowser(address, executablePath) {
       print(`tap-to-paint-p95-cpu-${slowdown}x`, times[Math.floor(TAPS * 0.95)], 'ms');
     }
     await benchBoard(first, fresh, address);
+    await benchLineup(await fresh.newPage(), first.url());
   } finally {
     await browser.close();
   }

@@ -1,7 +1,9 @@
 import {
   describeAdvanceMisfit,
   describeSharesMisfit,
+  EVENTS,
   type Advance,
+  type BattingEvent,
   type BattingRates,
   type Situation,
 } from './rates.ts';
@@ -45,27 +47,39 @@ const CLOSE = 1e-12;
  * that left it. When the bases make the third out the same batter leads off the next half.
  * @throws RangeError when rates or advancement do not add up, with the reason
  */
-export function chainOf({ rates, advance, situation }: Batting): Chain {
+export function chainOf(batting: Batting): Chain {
+  checked(batting);
+  return Array.from({ length: STATES }, (_, from) => stepsOf(batting, from));
+}
+
+/** The steps from one state alone; as chainOf. */
+export function stepsFrom(batting: Batting, from: BaseOut): Transition[] {
+  checked(batting);
+  return stepsOf(batting, from);
+}
+
+function checked({ rates, advance }: Batting): void {
   const misfit = describeSharesMisfit(rates) ?? describeAdvanceMisfit(advance);
   if (misfit) throw new RangeError(`chainOf: ${misfit}`);
-  return Array.from({ length: STATES }, (_, from) => {
-    const steps = new Steps(from);
-    for (const before of onTheBases(basesOf(from), outsOf(from), advance)) {
-      if (before.outs >= 3) steps.end(before, 0);
-      else {
-        const now = ratesIn(rates, situation, before.bases, before.outs);
-        for (const { bases, outs, runs, chance } of plateAppearance(
-          before.bases,
-          before.outs,
-          now,
-          advance,
-        )) {
-          steps.add({ bases, outs, runs: before.runs + runs, chance: before.chance * chance });
-        }
+}
+
+function stepsOf({ rates, advance, situation }: Batting, from: BaseOut): Transition[] {
+  const steps = new Steps(from);
+  for (const before of onTheBases(basesOf(from), outsOf(from), advance)) {
+    if (before.outs >= 3) {
+      steps.end(before, 0);
+      continue;
+    }
+    const now = ratesIn(rates, situation, before.bases, before.outs);
+    const plays = playsOf(advance)[baseOut(before.bases, before.outs)];
+    for (const event of EVENTS) {
+      const share = before.chance * now[event];
+      for (const { bases, outs, runs, chance } of plays?.[event] ?? []) {
+        steps.add({ bases, outs, runs: before.runs + runs, chance: share * chance });
       }
     }
-    return steps.list();
-  });
+  }
+  return steps.list();
 }
 
 /** Where a play leaves the half. */
@@ -175,34 +189,33 @@ function ratesIn(
   return now;
 }
 
-/** What the plate appearance comes to from these bases and outs. */
-function plateAppearance(
-  bases: Bases,
-  outs: number,
-  rates: BattingRates,
-  advance: Advance,
-): Play[] {
-  const ways: [number, Play[]][] = [
-    [rates.strikeout, [{ bases, outs: outs + 1, runs: 0, chance: 1 }]],
-    [rates.walk, walk(bases, outs)],
-    [rates.single, single(bases, outs, advance)],
-    [rates.double, double(bases, outs, advance)],
-    [rates.triple, [{ bases: THIRD, outs, runs: count(bases), chance: 1 }]],
-    [rates.homeRun, [{ bases: 0, outs, runs: count(bases) + 1, chance: 1 }]],
-    [rates.reachOnError, onError(bases, outs, advance)],
-    [rates.groundOut, groundOut(bases, outs, advance)],
-    [rates.flyOut, flyOut(bases, outs, advance)],
-    [rates.popLineOut, popLineOut(bases, outs, advance)],
-  ];
-  // Named one by one: spreading is most of what a chain costs.
-  return ways.flatMap(([rate, plays]) =>
-    plays.map(({ bases: on, outs: out, runs, chance }) => ({
-      bases: on,
-      outs: out,
-      runs,
-      chance: rate * chance,
-    })),
-  );
+/** What each event comes to, by the state it happens in. */
+type Plays = readonly Record<BattingEvent, Play[]>[];
+
+/** Batters of a team run alike: what an event comes to is worked out once for all of them. */
+const known = new WeakMap<Advance, Plays>();
+
+function playsOf(advance: Advance): Plays {
+  const plays =
+    known.get(advance) ??
+    Array.from({ length: STATES }, (_, state) => playsIn(basesOf(state), outsOf(state), advance));
+  known.set(advance, plays);
+  return plays;
+}
+
+function playsIn(bases: Bases, outs: number, advance: Advance): Record<BattingEvent, Play[]> {
+  return {
+    strikeout: [{ bases, outs: outs + 1, runs: 0, chance: 1 }],
+    walk: walk(bases, outs),
+    single: single(bases, outs, advance),
+    double: double(bases, outs, advance),
+    triple: [{ bases: THIRD, outs, runs: count(bases), chance: 1 }],
+    homeRun: [{ bases: 0, outs, runs: count(bases) + 1, chance: 1 }],
+    reachOnError: onError(bases, outs, advance),
+    groundOut: groundOut(bases, outs, advance),
+    flyOut: flyOut(bases, outs, advance),
+    popLineOut: popLineOut(bases, outs, advance),
+  };
 }
 
 function count(bases: Bases): number {

@@ -70,9 +70,9 @@ export {
 } from './breakEven.ts';
 export { byRuns, byWin, type Value } from './value.ts';
 export { usualChance } from './usual.ts';
-export { sacrificeChain, twoStrikeRates } from './sacrifice.ts';
-export { squeezeChain } from './squeeze.ts';
-export { contactValue, infieldInSaves, stepWorth, walkValue } from './tactics.ts';
+export { sacrificeChain, sacrificeFrom, twoStrikeRates } from './sacrifice.ts';
+export { squeezeFrom } from './squeeze.ts';
+export { contactValue, infieldInSaves, stepsWorth, walkValue } from './tactics.ts';
 export {
   ACTIONS,
   policyByRuns,

@@ -27,7 +27,7 @@ import {
   sideOf,
   sideRunExpectancies,
   stateLabel,
-  stepWorth,
+  stepsWorth,
   tacticsOf,
   winBook,
   type Batting,
@@ -213,8 +213,8 @@ describe.each(VECTOR_LEVELS)('tactics at %s', (name) => {
     for (const { bases, outs, ...agreed } of vectors.bunts) {
       const state = baseOut(bases, outs);
       near(runs(bases, outs, 0), agreed.swingRuns, vectors.tolerance.runExpectancy);
-      near(stepWorth(bunt, state, runs), agreed.buntRuns, 1e-6);
-      near(stepWorth(bunt, state, scoring), agreed.buntScore, 1e-6);
+      near(stepsWorth(bunt[state] ?? [], state, runs), agreed.buntRuns, 1e-6);
+      near(stepsWorth(bunt[state] ?? [], state, scoring), agreed.buntScore, 1e-6);
     }
   });
 

@@ -138,6 +138,9 @@ export function totalsTogether(all: readonly BattingTotals[]): BattingTotals {
  */
 export function gameRuns(side: Side, innings: number): number {
   const expected = sideRunExpectancies(side);
+  const endsOf = Array.from({ length: side.spots }, (_, spot) =>
+    halfEnds(side, spot, 0, Number.POSITIVE_INFINITY),
+  );
   let leads = new Float64Array(side.spots);
   leads[0] = 1;
   let runs = 0;
@@ -146,10 +149,10 @@ export function gameRuns(side: Side, innings: number): number {
     for (const [spot, chance] of leads.entries()) {
       if (chance === 0) continue;
       runs += chance * (expected[spot]?.[0] ?? 0);
-      const ends = halfEnds(side, spot, 0, Number.POSITIVE_INFINITY);
-      for (const [index, to] of ends.nextSpot.entries()) {
+      const ends = endsOf[spot];
+      ends?.nextSpot.forEach((to, index) => {
         next[to] = (next[to] ?? 0) + chance * (ends.chance[index] ?? 0);
-      }
+      });
     }
     leads = next;
   }

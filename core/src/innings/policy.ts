@@ -1,7 +1,7 @@
 import { chainOf, type Batting, type Chain } from './chain.ts';
 import type { BuntOutcomes, SqueezeOutcomes } from './rates.ts';
 import { sacrificeChain } from './sacrifice.ts';
-import { squeezeChain } from './squeeze.ts';
+import { squeezeFrom } from './squeeze.ts';
 import {
   baseOut,
   basesOf,
@@ -55,13 +55,13 @@ export function tacticsOf(
     advance: { ...batting.advance, stealSecondTry: 0, stealThirdTry: 0 },
   };
   const sacrifice = sacrificeChain(outcomes, still, twoStrikeFactor);
-  const squeezed = squeeze ? squeezeChain(squeeze, still) : [];
   return {
     swing: chainOf(still),
-    bunt: sacrifice.map((steps, state) => {
-      const own = outsOf(state) < 2 ? (squeezed[state] ?? []) : [];
-      return own.length > 0 ? own : steps;
-    }),
+    bunt: sacrifice.map((steps, state) =>
+      squeeze && outsOf(state) < 2 && basesOf(state) & THIRD
+        ? squeezeFrom(state, squeeze, still)
+        : steps,
+    ),
     steals,
   };
 }

@@ -1,6 +1,14 @@
-import { chainOf, Steps, type Batting, type Chain, type Play } from './chain.ts';
+import {
+  chainOf,
+  Steps,
+  stepsFrom,
+  type Batting,
+  type Chain,
+  type Play,
+  type Transition,
+} from './chain.ts';
 import { EVENTS, type BattingRates, type BuntOutcomes } from './rates.ts';
-import { basesOf, FIRST, outsOf, STATES, THIRD, type Bases } from './state.ts';
+import { basesOf, FIRST, outsOf, THIRD, type BaseOut, type Bases } from './state.ts';
 
 /** The most of strikeouts there can be with two strikes. */
 const MOST_STRIKEOUTS = 0.9;
@@ -13,24 +21,42 @@ export function twoStrikeRates(rates: BattingRates, factor: number): BattingRate
   return { ...(Object.fromEntries(all) as BattingRates), strikeout };
 }
 
-/**
- * The steps of a sacrifice from every state. With two strikes he swings away, and the runners may go
- * as on any pitch.
- */
+/** The steps of a sacrifice from every state. */
 export function sacrificeChain(
   outcomes: BuntOutcomes,
   batting: Batting,
   twoStrikeFactor: number,
 ): Chain {
   const swinging = chainOf({ ...batting, rates: twoStrikeRates(batting.rates, twoStrikeFactor) });
-  return Array.from({ length: STATES }, (_, from) => {
-    const steps = new Steps(from);
-    for (const play of bunted(basesOf(from), outsOf(from), outcomes)) steps.add(play);
-    for (const step of swinging[from] ?? []) {
-      steps.take({ ...step, chance: step.chance * outcomes.swingAway });
-    }
-    return steps.list();
-  });
+  return swinging.map((steps, from) => buntedOr(steps, from, outcomes));
+}
+
+/**
+ * The steps of a sacrifice from one state. With two strikes he swings away, and the runners may go as
+ * on any pitch.
+ */
+export function sacrificeFrom(
+  from: BaseOut,
+  outcomes: BuntOutcomes,
+  batting: Batting,
+  twoStrikeFactor: number,
+): Transition[] {
+  const rates = twoStrikeRates(batting.rates, twoStrikeFactor);
+  return buntedOr(stepsFrom({ ...batting, rates }, from), from, outcomes);
+}
+
+/** What a bunt comes to, and the share in which he swings away after all. */
+function buntedOr(
+  swinging: readonly Transition[],
+  from: BaseOut,
+  outcomes: BuntOutcomes,
+): Transition[] {
+  const steps = new Steps(from);
+  for (const play of bunted(basesOf(from), outsOf(from), outcomes)) steps.add(play);
+  for (const step of swinging) {
+    steps.take({ ...step, chance: step.chance * outcomes.swingAway });
+  }
+  return steps.list();
 }
 
 function bunted(bases: Bases, outs: number, outcomes: BuntOutcomes): Play[] {

@@ -1,7 +1,7 @@
 import { breakEvenOf, type Needed } from './breakEven.ts';
-import type { Chain } from './chain.ts';
-import { baseOut, FIRST, SECOND } from './state.ts';
-import { stepWorth } from './tactics.ts';
+import type { Transition } from './chain.ts';
+import { baseOut, FIRST, SECOND, type BaseOut } from './state.ts';
+import { stepsWorth } from './tactics.ts';
 import type { Value } from './value.ts';
 
 /** Old sayings that can be put to the numbers. */
@@ -36,9 +36,13 @@ function needed(gamble: 'stealSecond' | 'stealThird', outs: number, value: Value
  * The sayings put to the numbers of a situation.
  * @param value of the situation as it stands
  * @param fourDown the same four runs down
- * @param bunt the steps of a sacrifice
+ * @param bunt the steps of a sacrifice from a state
  */
-export function testSayings(value: Value, fourDown: Value, bunt: Chain): SayingTested[] {
+export function testSayings(
+  value: Value,
+  fourDown: Value,
+  bunt: (from: BaseOut) => Transition[],
+): SayingTested[] {
   const third = [0, 1, 2].map((outs) => needed('stealThird', outs, value)) as [
     Needed,
     Needed,
@@ -51,7 +55,7 @@ export function testSayings(value: Value, fourDown: Value, bunt: Chain): SayingT
   ];
   const [first, middle, last] = third.map(figure) as [number, number, number];
   const gain = (bases: number): number =>
-    stepWorth(bunt, baseOut(bases, 0), value) - value(bases, 0, 0);
+    stepsWorth(bunt(baseOut(bases, 0)), baseOut(bases, 0), value) - value(bases, 0, 0);
   const gains: [number, number] = [gain(FIRST), gain(FIRST | SECOND)];
   const down = needed('stealSecond', 0, fourDown);
   return [

@@ -1,4 +1,5 @@
 import { chainOf, type Batting, type Chain } from './chain.ts';
+import { flat, type Flat } from './flat.ts';
 import { BY_LOAD, MOST_RUNS } from './runs.ts';
 import { isOver, loadOf, STATES, type BaseOut } from './state.ts';
 
@@ -40,31 +41,41 @@ function indexOf(spot: number, state: BaseOut, runs: number): number {
 /** One pass: rising runs, falling load, every spot. */
 function jointOf(chains: readonly Chain[]): Float64Array {
   const spots = chains.length;
+  const steps = chains.map(flat);
   const joint = new Float64Array(spots * STATES * (MOST_RUNS + 1) * LEFT);
   for (let runs = 0; runs <= MOST_RUNS; runs += 1) {
     for (const state of BY_LOAD) {
-      for (let spot = 0; spot < spots; spot += 1) {
-        const at = indexOf(spot, state, runs);
-        const next = spot + 1 === spots ? 0 : spot + 1;
-        for (const step of chains[spot]?.[state] ?? []) {
-          const more = runs - step.runs;
-          if (more < 0) continue;
-          if (isOver(step.to)) {
-            if (more === 0) {
-              const left = at + step.to - STATES;
-              joint[left] = (joint[left] ?? 0) + step.chance;
-            }
-            continue;
-          }
-          const from = indexOf(next, step.to, more);
-          for (let left = 0; left < LEFT; left += 1) {
-            joint[at + left] = (joint[at + left] ?? 0) + step.chance * (joint[from + left] ?? 0);
-          }
-        }
+      for (const [spot, own] of steps.entries()) {
+        fillCell(joint, own, { spot, next: (spot + 1) % spots, state, runs });
       }
     }
   }
   return joint;
+}
+
+/** The chances of one batter, state and runs, from those with more load or fewer runs to come. */
+function fillCell(
+  joint: Float64Array,
+  { from, to, runs: scored, chance }: Flat,
+  { spot, next, state, runs }: { spot: number; next: number; state: BaseOut; runs: number },
+): void {
+  const at = indexOf(spot, state, runs);
+  const end = from[state + 1] ?? 0;
+  for (let step = from[state] ?? 0; step < end; step += 1) {
+    const more = runs - (scored[step] ?? 0);
+    if (more < 0) continue;
+    const share = chance[step] ?? 0;
+    const leads = to[step] ?? 0;
+    if (isOver(leads)) {
+      const left = at + leads - STATES;
+      if (more === 0) joint[left] = (joint[left] ?? 0) + share;
+      continue;
+    }
+    const then = indexOf(next, leads, more);
+    for (let left = 0; left < LEFT; left += 1) {
+      joint[at + left] = (joint[at + left] ?? 0) + share * (joint[then + left] ?? 0);
+    }
+  }
 }
 
 /** How a half can end from a state: runs still scored, who leads off next, and the chance of it. */

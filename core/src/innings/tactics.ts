@@ -1,4 +1,4 @@
-import type { Chain } from './chain.ts';
+import type { Transition } from './chain.ts';
 import type { ContactShares, Infield } from './rates.ts';
 import {
   basesOf,
@@ -13,11 +13,11 @@ import {
 } from './state.ts';
 import type { Value } from './value.ts';
 
-/** What a step of a chain is worth from one state: swinging, or bunting. */
-export function stepWorth(chain: Chain, state: BaseOut, value: Value): number {
-  return (chain[state] ?? []).reduce((sum, { to, runs, chance }) => {
+/** What the steps from a state are worth: swinging, or bunting. */
+export function stepsWorth(steps: readonly Transition[], from: BaseOut, value: Value): number {
+  return steps.reduce((sum, { to, runs, chance }) => {
     const [bases, outs] = isOver(to) ? [0, 3] : [basesOf(to), outsOf(to)];
-    return sum + chance * value(bases, outs, runs, doneBy(state, to, runs));
+    return sum + chance * value(bases, outs, runs, doneBy(from, to, runs));
   }, 0);
 }
 

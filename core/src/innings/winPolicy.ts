@@ -1,8 +1,8 @@
-import type { Chain } from './chain.ts';
+import { flat, type Flat } from './flat.ts';
 import { lastOwnInning, leadThatEnds, startOf, type GameRules, type Standing } from './game.ts';
 import { ACTIONS, SAME, stealsFrom, type Action, type StealFrom, type Tactics } from './policy.ts';
 import { BY_LOAD } from './runs.ts';
-import { doneBy, isOver, loadOf, STATES, type BaseOut } from './state.ts';
+import { isOver, loadOf, STATES, type BaseOut } from './state.ts';
 
 /** The best that can be done in one situation. */
 export interface BestChoice {
@@ -120,32 +120,6 @@ const CLOSE = 1e-12;
 
 function cellOf(lead: number, spot: number, state: BaseOut, spots: number, clip: number): number {
   return ((Math.min(clip, Math.max(-clip, lead)) + clip) * spots + spot) * STATES + state;
-}
-
-/** A chain laid flat, for many readings of it. */
-interface Flat {
-  /** Where the steps of each state begin; one more at the end. */
-  from: Int32Array;
-  to: Int32Array;
-  runs: Int32Array;
-  done: Int32Array;
-  chance: Float64Array;
-}
-
-function flat(chain: Chain): Flat {
-  const steps = chain.flatMap((own, state) => own.map((step) => ({ ...step, state })));
-  const from = new Int32Array(STATES + 1);
-  for (const { state } of steps) from[state + 1] = (from[state + 1] ?? 0) + 1;
-  for (let state = 0; state < STATES; state += 1) {
-    from[state + 1] = (from[state + 1] ?? 0) + (from[state] ?? 0);
-  }
-  return {
-    from,
-    to: Int32Array.from(steps, ({ to }) => to),
-    runs: Int32Array.from(steps, ({ runs }) => runs),
-    done: Int32Array.from(steps, ({ state, to, runs }) => doneBy(state, to, runs)),
-    chance: Float64Array.from(steps, ({ chance }) => chance),
-  };
 }
 
 const FULLEST_FIRST = [5, 4, 3, 2, 1, 0].map((load) =>

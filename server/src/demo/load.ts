@@ -172,7 +172,7 @@ async function insertSeasons(tx: Tx, random: Random): Promise<void> {
     const plateAppearances = 34 + Math.floor(random() * 36);
     const share = (usual: number): number =>
       Math.round(plateAppearances * usual * (0.6 + 0.8 * random()));
-    const hits = share(0.27 - nth * 0.006);
+    const hits = share(Math.max(0.12, 0.38 - nth * 0.025));
     const doubles = Math.floor(hits * 0.2 * random() * 2);
     const triples = random() < 0.3 ? 1 : 0;
     const buntTries = Math.floor(random() * 9);

@@ -1,6 +1,6 @@
 import { HeatmapChart, LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent, VisualMapComponent } from 'echarts/components';
-import { init, use as register, type EChartsCoreOption } from 'echarts/core';
+import { init, use as register, type ECharts, type EChartsCoreOption } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 import { useTheme } from './theme.ts';
@@ -30,18 +30,27 @@ export function Chart({
   const [frame, width] = useWidth<HTMLDivElement>(320);
   const canvas = useRef<HTMLDivElement>(null);
   const { isNight } = useTheme();
+  const drawn = useRef<ECharts | null>(null);
   useEffect(() => {
     if (!canvas.current) return;
-    const styles = getComputedStyle(document.documentElement);
     const chart = init(canvas.current, null, { width, height });
-    chart.setOption({
-      animation: false,
-      textStyle: { fontFamily: "'Archivo Variable', sans-serif" },
-      ...option((token) => styles.getPropertyValue(token).trim()),
-    });
+    drawn.current = chart;
     return () => {
       chart.dispose();
+      drawn.current = null;
     };
+  }, [width, height]);
+  // The same canvas is drawn on again: another figure costs no new chart.
+  useEffect(() => {
+    const styles = getComputedStyle(document.documentElement);
+    drawn.current?.setOption(
+      {
+        animation: false,
+        textStyle: { fontFamily: "'Archivo Variable', sans-serif" },
+        ...option((token) => styles.getPropertyValue(token).trim()),
+      },
+      { notMerge: true },
+    );
   }, [option, width, height, isNight]);
   return (
     <div ref={frame}>

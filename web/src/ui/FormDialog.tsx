@@ -25,7 +25,7 @@ export function FormDialog({
   children: ReactNode;
 }) {
   return (
-    <Modal show centered onHide={onClose}>
+    <Modal show centered animation={false} onHide={onClose}>
       <Form noValidate onSubmit={(event) => void submit(event)}>
         <Modal.Header closeButton>
           <Modal.Title>{title}</Modal.Title>

@@ -17,6 +17,7 @@ import {
   Sheet,
   Stepper,
   useTitle,
+  type Paper,
 } from '../../ui/index.ts';
 import { CatcherSelect, FacingSelect, personLabel, PitcherSelect } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
@@ -39,6 +40,14 @@ const ACTION_TEXT: Record<Action, string> = {
   steal2: 'steal 2nd',
   steal3: 'steal 3rd',
   double: 'double',
+};
+/** Nine columns have no room for more. */
+const SHORT_TEXT: Record<Action, string> = {
+  swing: '',
+  bunt: 'bunt',
+  steal2: '2nd',
+  steal3: '3rd',
+  double: 'both',
 };
 
 /** The best choice in each state of bases and outs, by score or by who is up: a card for the bench. */
@@ -66,8 +75,8 @@ function Choices({ view }: { view: GameInView }) {
       rules: game.rules,
       ours: game.ours,
       theirs: game.theirs,
-      weAreHome: game.weAreHome,
     },
+    weAreHome: situation.half === 'bottom',
     bunts: isLineup ? order.map(({ bunt }) => bunt) : [level.bunt],
     steals: steals ?? [],
   };
@@ -153,8 +162,9 @@ function Choices({ view }: { view: GameInView }) {
         <Failure error={best.error} retry={() => void best.refetch()} />
       ) : best.data ? (
         <Sheet title="Best choices">
-          {() => (
+          {(paper) => (
             <Card
+              paper={paper}
               view={view}
               best={best.data}
               columns={columns}
@@ -183,25 +193,28 @@ function Choices({ view }: { view: GameInView }) {
 function Card({
   view: { game, situation, order, theirs, level },
   best,
+  paper,
   columns,
   steals,
   up,
 }: {
   view: GameInView;
   best: BestTable;
+  paper: Paper;
   columns: Columns;
   steals: StealChances[] | null;
   up: Batter | null;
 }) {
   const team = useTeam();
   const { inning, spot, lead } = situation;
+  const texts = columns === 'leads' ? ACTION_TEXT : SHORT_TEXT;
   const at = (where: { lead: number; spot: number }) => (state: BaseOut) =>
     bestAt(best, { inning, state, ...where });
   const shown =
     columns === 'leads'
       ? LEADS.map((each) => ({ name: leadText(each), choose: at({ lead: each, spot }) }))
       : game.ours.map((_, nth) => ({
-          name: game.ours.length === 1 ? 'anybody' : nameOf(order[nth]),
+          name: game.ours.length === 1 ? 'anybody' : nameOf(order[nth], paper),
           choose: at({ lead, spot: nth }),
         }));
   return (
@@ -214,8 +227,12 @@ function Card({
             : ''
           : `, ${leadText(situation.lead)}`}
       </h2>
-      <p>Against {theirs.name}. Empty: swing away. In brackets: hardly matters.</p>
-      <table className="best-table">
+      <p>
+        Against {theirs.name}. Empty: swing away.
+        {columns === 'batters' && ' 2nd, 3rd: steal it; both: double steal.'} In brackets: hardly
+        matters.
+      </p>
+      <table className={columns === 'leads' ? 'best-table' : 'best-table best-narrow'}>
         <thead>
           <tr>
             <th scope="col">Bases</th>
@@ -238,7 +255,7 @@ function Card({
                 </th>
                 <td>{outs}</td>
                 {shown.map(({ choose }, index) => (
-                  <td key={index}>{choiceText(choose(baseOut(bases, outs)), bases)}</td>
+                  <td key={index}>{choiceText(choose(baseOut(bases, outs)), bases, texts)}</td>
                 ))}
               </tr>
             )),
@@ -246,7 +263,7 @@ function Card({
           {columns === 'batters' && steals?.length === shown.length && (
             <tr>
               <th scope="row" colSpan={2}>
-                On base, safe at 2nd / 3rd
+                Safe at 2nd / 3rd
               </th>
               {steals.map(({ second, third }, index) => (
                 <td key={index}>
@@ -278,14 +295,17 @@ function averageOf(all: readonly StealChances[]): StealChances {
   return { second: mean('second'), third: mean('third'), double: mean('double') };
 }
 
-/** A surname is enough on a card. */
-function nameOf(batter: Batter | undefined): string {
-  return batter?.person.name.split(' ').at(-1) ?? '';
+/** A surname is enough on a card, and in the pocket the number. */
+function nameOf(batter: Batter | undefined, paper: Paper): string {
+  const { name = '', number = '' } = batter?.person ?? {};
+  const surname = name.split(' ').at(-1) ?? '';
+  if (paper !== 'pocket') return surname;
+  return number === '' ? surname.slice(0, 4) : `#${number}`;
 }
 
-function choiceText(best: Best, bases: number): string {
+function choiceText(best: Best, bases: number, texts: Record<Action, string>): string {
   if (best.action === 'swing') return '';
-  const text = best.action === 'bunt' && bases & THIRD ? 'squeeze' : ACTION_TEXT[best.action];
+  const text = best.action === 'bunt' && bases & THIRD ? 'squeeze' : texts[best.action];
   return best.gain < DOUBT ? `(${text})` : text;
 }
 

@@ -136,7 +136,7 @@ function Theirs({
 }) {
   const { id } = useTeam();
   return (
-    <section className="card-box lineup-theirs">
+    <section className="card-box lineup-theirs" aria-label="Who bats against us">
       <div className="odds-maps-head">
         <h2>Who bats against us</h2>
         <FacingSelect />

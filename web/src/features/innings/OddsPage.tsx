@@ -1,4 +1,4 @@
-import { baseOut, sacrificeChain, testSayings } from '@bradyon/core/innings';
+import { baseOut, sacrificeFrom, testSayings } from '@bradyon/core/innings';
 import { Failure, How, Loading, percent, useTitle } from '../../ui/index.ts';
 import { AtThePlate } from './AtThePlate.tsx';
 import { Gambles } from './Gambles.tsx';
@@ -89,10 +89,8 @@ function Sayings({ view: { game, situation, up, level } }: { view: GameInView })
   const bunt = (ours ? up?.bunt : null) ?? level.bunt;
   // Four down for whoever is at bat.
   const fourDown = { ...situation, lead: ours ? -4 : 4 };
-  const tested = testSayings(
-    valueOf(game, situation),
-    valueOf(game, fourDown),
-    sacrificeChain(bunt, { ...level, rates: rates ?? level.rates }, level.twoStrikeFactor),
+  const tested = testSayings(valueOf(game, situation), valueOf(game, fourDown), (from) =>
+    sacrificeFrom(from, bunt, { ...level, rates: rates ?? level.rates }, level.twoStrikeFactor),
   );
   return (
     <section className="card-box odds-sayings">

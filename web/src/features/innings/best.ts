@@ -13,6 +13,7 @@ import type { GameAsked } from './game.ts';
 /** A game, and what of ours there is to choose from with each batter up. */
 export interface BestAsked {
   game: GameAsked;
+  weAreHome: boolean;
   /** By spot, as many as the game has of ours; of the level where there is none. */
   bunts: BuntOutcomes[];
   steals: StealChances[];
@@ -49,8 +50,8 @@ function cellOf(spots: number, { inning, lead, spot, state }: Where): number {
 }
 
 /** Both sides choose as well as they can: theirs with what is usual at the level. */
-export function bestChoices({ game, bunts, steals }: BestAsked): BestTable {
-  const { level, rules, weAreHome } = game;
+export function bestChoices({ game, weAreHome, bunts, steals }: BestAsked): BestTable {
+  const { level, rules } = game;
   const { stealSecondSafe: second, stealThirdSafe: third } = level.advance;
   const usual: StealChances = { second, third, double: third };
   const tactics = (rates: GameAsked['theirs'], bunt: BuntOutcomes, chances: StealChances) =>

@@ -2,7 +2,7 @@ import {
   gameRulesOf,
   ownRates,
   playLevelOf,
-  sacrificeChain,
+  sacrificeFrom,
   testSayings,
   type BattingRates,
 } from '@bradyon/core/innings';
@@ -34,8 +34,8 @@ const season = (hits: number): BattingRates =>
   }).rates;
 const [strong, weak] = [season(60), season(8)];
 
-function gameOf(ours: BattingRates[], theirs = level.rates, weAreHome = true): Game {
-  const asked = { level, rules, ours, theirs, weAreHome };
+function gameOf(ours: BattingRates[], theirs = level.rates): Game {
+  const asked = { level, rules, ours, theirs };
   // As it comes from the worker.
   return openGame(asked, structuredClone(makeTables(asked)));
 }
@@ -58,8 +58,7 @@ describe('a game', () => {
     expect(down).toBeGreaterThan(0.3);
     expect(down).toBeLessThan(valueOf(average, { ...situation, lead: 0 })(1, 0, 0));
     // As visitors one behind in the last top there is still their last at bat.
-    const visitors = gameOf([level.rates], level.rates, false);
-    expect(valueOf(visitors, { ...situation, half: 'top' })(1, 0, 0)).toBeLessThan(down);
+    expect(valueOf(average, { ...situation, half: 'top' })(1, 0, 0)).toBeLessThan(down);
     const runs = average.tables.ours.expectancies[0]?.[1];
     expect(valueOf(average, { ...situation, by: 'runs' })(1, 0, 0)).toBe(runs);
   });
@@ -134,7 +133,8 @@ describe('what may be tried', () => {
 
   it('is best for whoever is up, by score', () => {
     const table = bestChoices({
-      game: { level, rules, ours: [strong, weak], theirs: level.rates, weAreHome: true },
+      game: { level, rules, ours: [strong, weak], theirs: level.rates },
+      weAreHome: true,
       bunts: [level.bunt, level.bunt],
       steals: [
         { second: 0.95, third: 0.9, double: 0.9 },
@@ -192,7 +192,7 @@ describe('the words of the odds', () => {
 
   it('put every old saying to the numbers', () => {
     const value = valueOf(average, situation);
-    const bunt = sacrificeChain(level.bunt, level, level.twoStrikeFactor);
+    const bunt = (from: number) => sacrificeFrom(from, level.bunt, level, level.twoStrikeFactor);
     const tested = testSayings(value, valueOf(average, { ...situation, lead: -4 }), bunt);
     expect(tested.map(({ saying }) => saying)).toEqual(Object.keys(SAYING_TEXT));
     for (const each of tested) expect(sayingWords(each, 'win')).toMatch(/\d/);

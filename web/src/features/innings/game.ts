@@ -12,6 +12,7 @@ import {
   type BattingRates,
   type GameRules,
   type Half,
+  type Side,
   type TeamLevel,
   type Value,
   type WinBook,
@@ -27,7 +28,6 @@ export interface GameAsked {
   ours: BattingRates[];
   /** All of theirs together. */
   theirs: BattingRates;
-  weAreHome: boolean;
 }
 
 /** A side's half-innings, by spot and state. */
@@ -43,10 +43,11 @@ export interface SideFigures {
 export interface GameTables {
   ours: SideFigures;
   theirs: SideFigures;
-  win: WinTables;
+  /** By the half that we bat in: at the bottom we are home. */
+  win: Record<Half, WinTables>;
 }
 
-export function makeTables({ level, rules, ours, theirs, weAreHome }: GameAsked): GameTables {
+export function makeTables({ level, rules, ours, theirs }: GameAsked): GameTables {
   // The same rates twice are one batter to the chain.
   const known = new Map<string, Batting>();
   const battingOf = (rates: BattingRates): Batting => {
@@ -62,24 +63,25 @@ export function makeTables({ level, rules, ours, theirs, weAreHome }: GameAsked)
     scoring: sideScoringChances(side),
     perGame: gameRuns(side, rules.innings),
   });
-  const win = weAreHome ? winTables(us, them, rules) : winTables(them, us, rules);
   // The steps are not asked for any more: what is sent from the worker stays small.
-  const bare = (side: typeof us) => ({ ...side, chains: [] });
+  const bare = (side: Side): Side => ({ ...side, chains: [] });
+  const [bareUs, bareThem] = [bare(us), bare(them)];
   return {
     ours: figures(us),
     theirs: figures(them),
-    win: { ...win, home: bare(win.home), away: bare(win.away) },
+    win: { top: winTables(bareThem, bareUs, rules), bottom: winTables(bareUs, bareThem, rules) },
   };
 }
 
 /** A game whose tables are made. */
 export interface Game extends GameAsked {
   tables: GameTables;
-  book: WinBook;
+  books: Record<Half, WinBook>;
 }
 
 export function openGame(asked: GameAsked, tables: GameTables): Game {
-  return { ...asked, tables, book: openBook(tables.win) };
+  const { top, bottom } = tables.win;
+  return { ...asked, tables, books: { top: openBook(top), bottom: openBook(bottom) } };
 }
 
 /** Which half it is: ours is the one that we said we bat in. */
@@ -127,5 +129,5 @@ export function valueOf(game: Game, situation: Situation, ahead = 0): Value {
     return byRuns(side.expectancies, spotUp(game, situation, ahead));
   }
   const spot = situation.spot + (situation.batting === 'we' ? ahead : 0);
-  return byWin(game.book, standingOf(game, situation, spot), side.spots);
+  return byWin(game.books[situation.half], standingOf(game, situation, spot), side.spots);
 }

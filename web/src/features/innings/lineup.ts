@@ -3,8 +3,8 @@ import {
   breakEvenOf,
   byRuns,
   FIRST,
-  sacrificeChain,
-  stepWorth,
+  sacrificeFrom,
+  stepsWorth,
   type Needed,
 } from '@bradyon/core/innings';
 import type { Game } from './game.ts';
@@ -28,11 +28,11 @@ export function spotsOf({ level, tables }: Game, order: readonly Batter[]): Spot
     const spot = nth % tables.ours.spots;
     const value = byRuns(tables.ours.expectancies, spot);
     const batting = { ...level, rates: batter.rates };
-    const bunt = sacrificeChain(batter.bunt, batting, level.twoStrikeFactor);
+    const bunt = sacrificeFrom(onFirst, batter.bunt, batting, level.twoStrikeFactor);
     return {
       batter,
       leadingOff: value(0, 0, 0),
-      buntGain: stepWorth(bunt, onFirst, value) - value(FIRST, 0, 0),
+      buntGain: stepsWorth(bunt, onFirst, value) - value(FIRST, 0, 0),
       stealNeeds: breakEvenOf('stealSecond', onFirst, value)?.needed ?? 'never',
     };
   });

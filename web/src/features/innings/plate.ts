@@ -3,9 +3,9 @@ import {
   contactValue,
   infieldInSaves,
   INFIELDS,
-  sacrificeChain,
-  squeezeChain,
-  stepWorth,
+  sacrificeFrom,
+  squeezeFrom,
+  stepsWorth,
   THIRD,
   walkValue,
 } from '@bradyon/core/innings';
@@ -47,15 +47,16 @@ export function platesHere(game: Game, situation: Situation, up: Batter | null):
   const rates = ours ? (game.ours[spotUp(game, situation)] ?? level.rates) : game.theirs;
   const batter = { ...level, rates };
   if (outs < 2 && bases !== 0 && (bases & THIRD) === 0) {
-    const bunt = sacrificeChain(
+    const bunt = sacrificeFrom(
+      state,
       (ours ? up?.bunt : null) ?? level.bunt,
       batter,
       level.twoStrikeFactor,
     );
-    add('sacrifice', stepWorth(bunt, state, value), now);
+    add('sacrifice', stepsWorth(bunt, state, value), now);
   }
   if (outs < 2 && bases & THIRD) {
-    add('squeeze', stepWorth(squeezeChain(level.squeeze, batter), state, value), now);
+    add('squeeze', stepsWorth(squeezeFrom(state, level.squeeze, batter), state, value), now);
   }
   if (outs < 2 && bases === THIRD) {
     if (ours) {

@@ -68,7 +68,6 @@ describe('the order', () => {
       rules: gameRulesOf(PRESETS.fullSizeSeven),
       ours: ratesBySpot(order, level),
       theirs: level.rates,
-      weAreHome: false,
     };
     const spots = spotsOf(openGame(asked, makeTables(asked)), order);
     expect(spots).toHaveLength(9);

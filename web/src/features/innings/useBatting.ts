@@ -22,8 +22,14 @@ export function useBatting(teamId: TeamId) {
   const save = useMutation({
     mutationFn: (record: BattingRecord) =>
       request<BattingRecord>('PUT', `/api/teams/${teamId}/batting/${record.personId}`, record),
-    onSuccess: (record) => {
+    // Shown at once, and taken back if it is refused.
+    onMutate: (record) => {
+      const before = data?.find((row) => row.personId === record.personId) ?? null;
       put(record.personId, record);
+      return before;
+    },
+    onError: (_error, { personId }, before) => {
+      put(personId, before ?? null);
     },
   });
   const remove = useMutation({

@@ -1,4 +1,4 @@
-import { gameRulesOf, playLevelOf, type TeamLevel } from '@bradyon/core/innings';
+import { gameRulesOf, playLevelOf, type GameRules, type TeamLevel } from '@bradyon/core/innings';
 import { useQuery } from '@tanstack/react-query';
 import { usePeople, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
@@ -22,12 +22,10 @@ const rulesFor = keepLast(gameRulesOf);
 const battersFor = keepLast(battersOf);
 const openedFor = keepLast(openGame);
 /** Both sides average: under a few milliseconds, so it is made on the spot. */
-const averageFor = keepLast(
-  (level: TeamLevel, rules: ReturnType<typeof rulesFor>, weAreHome: boolean) => {
-    const asked = { level, rules, ours: [level.rates], theirs: level.rates, weAreHome };
-    return openGame(asked, makeTables(asked));
-  },
-);
+const averageFor = keepLast((level: TeamLevel, rules: GameRules) => {
+  const asked = { level, rules, ours: [level.rates], theirs: level.rates };
+  return openGame(asked, makeTables(asked));
+});
 
 export interface GameInView {
   game: Game;
@@ -85,15 +83,13 @@ export function useGame(): GameInView {
   const level = levelFor(team.id, team.level, team.playChanges);
   const rules = rulesFor(team.id, team.ruleset);
   const { ours, theirs, ...loading } = useSides(level);
-  const weAreHome = situation.half === 'bottom';
   const asked: GameAsked = {
     level,
     rules,
     ours: ratesBySpot(ours, level),
     theirs: theirs.rates,
-    weAreHome,
   };
-  const average = averageFor(team.id, level, rules, weAreHome);
+  const average = averageFor(team.id, level, rules);
   const isAverage = asked.ours.length === 1 && theirs.known === 0;
   const { data, isPlaceholderData } = useQuery({
     queryKey: ['game', team.id, asked],

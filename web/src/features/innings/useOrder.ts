@@ -17,8 +17,9 @@ export function useOrder(teamId: TeamId) {
   });
   const save = useMutation({
     mutationFn: (order: BattingOrder) => request<BattingOrder>('PUT', path, order),
-    onMutate: async (order) => {
-      await client.cancelQueries({ queryKey });
+    onMutate: (order) => {
+      // Before the next frame, so that a dropped batter does not jump back for a moment.
+      void client.cancelQueries({ queryKey }, { revert: false });
       const before = client.getQueryData<BattingOrder>(queryKey);
       client.setQueryData(queryKey, order);
       return before;
