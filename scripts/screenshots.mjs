@@ -90,7 +90,7 @@ async function takeAll(browser, address) {
     await take('leads');
     if (device === '') {
       await work.getByRole('link', { name: 'Odds' }).click();
-      await page.locator('.odds-map').waitFor();
+      await page.getByText('Your line-up against').waitFor();
       await take('odds');
       await page.getByRole('link', { name: 'Line-up' }).click();
       await page.locator('.lineup').waitFor();

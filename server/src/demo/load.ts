@@ -164,15 +164,15 @@ async function insertGateRun(
 
 /** A season at bat of about this much: the quicker batters are the better ones, more or less. */
 async function insertSeasons(tx: Tx, random: Random): Promise<void> {
-  const { rows } = await tx.query<{ team_id: string; id: string; nth: number }>(
-    sql`select team_id, id, row_number() over (partition by team_id, opponent_id order by created_at, id) as nth
+  const { rows } = await tx.query<{ team_id: string; id: string; nth: number; ours: boolean }>(
+    sql`select team_id, id, opponent_id is null as ours, row_number() over (partition by team_id, opponent_id order by created_at, id) as nth
         from people order by team_id, nth`,
   );
-  const seasons = rows.map(({ team_id: teamId, id, nth }) => {
+  const seasons = rows.map(({ team_id: teamId, id, nth, ours }) => {
     const plateAppearances = 34 + Math.floor(random() * 36);
     const share = (usual: number): number =>
       Math.round(plateAppearances * usual * (0.6 + 0.8 * random()));
-    const hits = share(Math.max(0.12, 0.38 - nth * 0.025));
+    const hits = share(Math.max(0.12, (ours ? 0.38 : 0.33) - nth * 0.025));
     const doubles = Math.floor(hits * 0.2 * random() * 2);
     const triples = random() < 0.3 ? 1 : 0;
     const buntTries = Math.floor(random() * 9);

@@ -166,6 +166,12 @@ function Theirs({
           ))}
         </ul>
       )}
+      <How>
+        <p>
+          Their batters&rsquo; seasons are added up and bat as one, one after the other.{' '}
+          {WEIGHT_WORDS} The runs are those of a full game against average pitching.
+        </p>
+      </How>
     </section>
   );
 }

@@ -37,7 +37,7 @@ export const BASES_TEXT = [
 ];
 const LEADS = [-4, -3, -2, -1, 0, 1, 2, 3, 4];
 
-export interface MapCell {
+interface MapCell {
   text: string;
   /** 0 pale to 1 strong. */
   share: number;

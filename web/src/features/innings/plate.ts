@@ -13,15 +13,8 @@ import { spotUp, valueOf, type Game } from './game.ts';
 import type { Batter } from './sides.ts';
 import type { Situation } from './situation.ts';
 
-export const PLATE_CHOICES = [
-  'sacrifice',
-  'squeeze',
-  'contactIn',
-  'contactBack',
-  'infieldIn',
-  'walk',
-] as const;
-export type PlateChoice = (typeof PLATE_CHOICES)[number];
+export type PlateChoice =
+  'sacrifice' | 'squeeze' | 'contactIn' | 'contactBack' | 'infieldIn' | 'walk';
 
 /** A choice at the plate against what would be done otherwise, both as the side at bat has them. */
 export interface AtThePlate {

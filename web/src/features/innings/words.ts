@@ -86,14 +86,14 @@ export function gainText(gain: number, by: Situation['by']): string {
 }
 
 /** A worth as it is said. @example worthText(0.541, 'win') // '54.1 %' */
-export function worthText(worth: number, by: Situation['by']): string {
+function worthText(worth: number, by: Situation['by']): string {
   return by === 'runs'
     ? `${worth.toFixed(2).replace(/^0/, '')} runs`
     : `${(worth * 100).toFixed(1)}\u00a0%`;
 }
 
 /** @example "59 to 65 %" */
-export function bandText(needed: Needed): string {
+function bandText(needed: Needed): string {
   if (typeof needed !== 'number' || needed >= 1) return '';
   const [low, high] = bandOf(needed);
   return `${String(Math.round(low * 100))} to ${percent(high)}`;
