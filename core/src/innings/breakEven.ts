@@ -1,5 +1,15 @@
 import type { Value } from './value.ts';
-import { baseOut, FIRST, SECOND, STATES, THIRD, basesOf, outsOf, type Bases } from './state.ts';
+import {
+  baseOut,
+  basesOf,
+  FIRST,
+  outsOf,
+  runnersOn,
+  SECOND,
+  STATES,
+  THIRD,
+  type Bases,
+} from './state.ts';
 
 /** Gambles on the bases that a coach may try. */
 export const GAMBLES = [
@@ -37,13 +47,17 @@ interface Results {
 
 const left = (bases: Bases, outs = 0, runs = 0): Result => ({ bases, outs, runs });
 
-/** What a gamble leaves from these bases; null where there is no such gamble. */
+/**
+ * What a gamble leaves from these bases; null where there is no such gamble. On a ball in play whoever is
+ * ahead of him has scored, and whoever is behind moves up one; on a fly ball the others stay.
+ */
 function resultsOf(gamble: Gamble, bases: Bases): Results | null {
   const on = (wanted: Bases): boolean => bases === wanted;
+  const has = (base: Bases): boolean => (bases & base) !== 0;
   const ball = (hold: Result, safe: Result, out: Result): Results => ({ hold, safe, out, done: 1 });
   switch (gamble) {
     case 'stealSecond': {
-      if ((bases & (FIRST | SECOND)) !== FIRST) return null;
+      if (!has(FIRST) || has(SECOND)) return null;
       const others = bases & THIRD;
       return { hold: left(bases), safe: left(others | SECOND), out: left(others, 1), done: 0 };
     }
@@ -54,28 +68,58 @@ function resultsOf(gamble: Gamble, bases: Bases): Results | null {
       if (!on(FIRST | SECOND)) return null;
       return { hold: left(bases), safe: left(SECOND | THIRD), out: left(SECOND, 1), done: 0 };
     case 'stealHome': {
-      if ((bases & THIRD) === 0) return null;
+      if (!has(THIRD)) return null;
       const others = bases & ~THIRD;
       return { hold: left(bases), safe: left(others, 0, 1), out: left(others, 1), done: 0 };
     }
-    case 'secondToHomeOnSingle':
-      return on(SECOND) ? ball(left(FIRST | THIRD), left(FIRST, 0, 1), left(FIRST, 1)) : null;
-    case 'firstToThirdOnSingle':
-      return on(FIRST) ? ball(left(FIRST | SECOND), left(FIRST | THIRD), left(FIRST, 1)) : null;
-    case 'firstToHomeOnDouble':
-      return on(FIRST) ? ball(left(SECOND | THIRD), left(SECOND, 0, 1), left(SECOND, 1)) : null;
-    case 'stretchSingleToDouble':
-      return on(0) ? ball(left(FIRST), left(SECOND), left(0, 1)) : null;
-    case 'stretchDoubleToTriple':
-      return on(0) ? ball(left(SECOND), left(THIRD), left(0, 1)) : null;
-    case 'stretchTripleToHome':
-      return on(0) ? ball(left(THIRD), left(0, 0, 1), left(0, 1)) : null;
-    case 'tagThirdToHome':
-      return on(THIRD) ? ball(left(THIRD, 1), left(0, 1, 1), left(0, 2)) : null;
-    case 'tagSecondToThird':
-      return on(SECOND) ? ball(left(SECOND, 1), left(THIRD, 1), left(0, 2)) : null;
-    case 'tagFirstToSecond':
-      return on(FIRST) ? ball(left(FIRST, 1), left(SECOND, 1), left(0, 2)) : null;
+    case 'secondToHomeOnSingle': {
+      if (!has(SECOND)) return null;
+      const others = FIRST | (has(FIRST) ? SECOND : 0);
+      const ahead = runnersOn(bases & THIRD);
+      const held = left(others | THIRD, 0, ahead);
+      return ball(held, left(others, 0, ahead + 1), left(others, 1, ahead));
+    }
+    case 'firstToThirdOnSingle': {
+      if (!has(FIRST)) return null;
+      const ahead = runnersOn(bases & ~FIRST);
+      const held = left(FIRST | SECOND, 0, ahead);
+      return ball(held, left(FIRST | THIRD, 0, ahead), left(FIRST, 1, ahead));
+    }
+    case 'firstToHomeOnDouble': {
+      if (!has(FIRST)) return null;
+      const ahead = runnersOn(bases & ~FIRST);
+      const held = left(SECOND | THIRD, 0, ahead);
+      return ball(held, left(SECOND, 0, ahead + 1), left(SECOND, 1, ahead));
+    }
+    case 'stretchSingleToDouble': {
+      // With somebody on first or second the base he wants may not be free.
+      if (has(FIRST) || has(SECOND)) return null;
+      const ahead = runnersOn(bases);
+      return ball(left(FIRST, 0, ahead), left(SECOND, 0, ahead), left(0, 1, ahead));
+    }
+    case 'stretchDoubleToTriple': {
+      const ahead = runnersOn(bases);
+      return ball(left(SECOND, 0, ahead), left(THIRD, 0, ahead), left(0, 1, ahead));
+    }
+    case 'stretchTripleToHome': {
+      const ahead = runnersOn(bases);
+      return ball(left(THIRD, 0, ahead), left(0, 0, ahead + 1), left(0, 1, ahead));
+    }
+    case 'tagThirdToHome': {
+      if (!has(THIRD)) return null;
+      const others = bases & ~THIRD;
+      return ball(left(bases, 1), left(others, 1, 1), left(others, 2));
+    }
+    case 'tagSecondToThird': {
+      if (!has(SECOND) || has(THIRD)) return null;
+      const others = bases & ~SECOND;
+      return ball(left(bases, 1), left(others | THIRD, 1), left(others, 2));
+    }
+    case 'tagFirstToSecond': {
+      if (!has(FIRST) || has(SECOND)) return null;
+      const others = bases & ~FIRST;
+      return ball(left(bases, 1), left(others | SECOND, 1), left(others, 2));
+    }
     case 'contactThrowHome':
       return on(THIRD) ? ball(left(THIRD, 1), left(FIRST, 0, 1), left(FIRST, 1)) : null;
     case 'contactConceded':

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import {
   baseOut,
+  breakEvenOf,
   byRuns,
   byWin,
   chainOf,
@@ -20,6 +21,7 @@ import {
   usualChance,
   walkValue,
   winBook,
+  type Gamble,
   type SqueezeOutcomes,
   type Tactics,
 } from './index.ts';
@@ -121,6 +123,37 @@ describe('best choices', () => {
       const [a, b] = [chosen.at(standing).homeWin, swung.at(standing).homeWin];
       expect(a).toBeGreaterThan(b);
     }
+  });
+});
+
+describe('gambles with others on', () => {
+  const runs = byRuns([runExpectancies(chainOf(PLAY_LEVELS.hs))]);
+  const from = (gamble: Gamble, bases: number, outs = 0) =>
+    breakEvenOf(gamble, baseOut(bases, outs), runs);
+
+  it('leave who is ahead home and who is behind a base up', () => {
+    expect(from('secondToHomeOnSingle', 3)).toMatchObject({
+      hold: runs(7, 0, 0),
+      safe: runs(3, 0, 1),
+      out: runs(3, 1, 0),
+    });
+    expect(from('firstToHomeOnDouble', 5)).toMatchObject({
+      hold: runs(6, 0, 1),
+      safe: runs(2, 0, 2),
+      out: runs(2, 1, 1),
+    });
+    expect(from('tagThirdToHome', 7, 1)).toMatchObject({
+      hold: runs(7, 2, 0),
+      safe: runs(3, 2, 1),
+      out: 0,
+    });
+  });
+
+  it('are none where the base ahead is taken', () => {
+    expect(from('tagSecondToThird', 6)).toBeNull();
+    expect(from('tagFirstToSecond', 3)).toBeNull();
+    expect(from('stretchSingleToDouble', 1)).toBeNull();
+    expect(from('stealSecond', 3)).toBeNull();
   });
 });
 

@@ -39,6 +39,7 @@ export {
   describeChangesMisfit,
   playLevelOf,
   USUAL_SQUEEZE,
+  withoutSteals,
   type PlayChanges,
   type TeamLevel,
 } from './ownLevel.ts';

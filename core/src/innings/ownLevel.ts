@@ -65,6 +65,11 @@ export function describeChangesMisfit(
   return null;
 }
 
+/** The same where the rules allow no steals: nobody goes on his own. */
+export function withoutSteals(level: TeamLevel): TeamLevel {
+  return { ...level, advance: { ...level.advance, stealSecondTry: 0, stealThirdTry: 0 } };
+}
+
 /**
  * A level with a team's own sheets in place of the level's.
  * @throws RangeError when one does not add up, with the reason

@@ -162,7 +162,7 @@ async function insertGateRun(
   }));
 }
 
-/** A season at bat of about this much: the quicker batters are the better ones, more or less. */
+/** A season at bat of about this much: those who stand first on the roster are the better ones, more or less. */
 async function insertSeasons(tx: Tx, random: Random): Promise<void> {
   const { rows } = await tx.query<{ team_id: string; id: string; nth: number; ours: boolean }>(
     sql`select team_id, id, opponent_id is null as ours, row_number() over (partition by team_id, opponent_id order by created_at, id) as nth

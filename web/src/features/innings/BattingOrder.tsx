@@ -115,11 +115,15 @@ function Place({
         </span>
         <span className="lineup-fact">
           <small>sacrifice</small>
-          <strong className="figure">{gainText(buntGain, 'runs')}</strong>
+          <strong className="figure">
+            {buntGain === null ? 'not allowed' : gainText(buntGain, 'runs')}
+          </strong>
         </span>
         <span className="lineup-fact">
           <small>steal needs</small>
-          <strong className="figure">{neededText(stealNeeds)}</strong>
+          <strong className="figure">
+            {stealNeeds === null ? 'not allowed' : neededText(stealNeeds)}
+          </strong>
         </span>
       </span>
       <Button

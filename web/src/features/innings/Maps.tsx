@@ -23,8 +23,19 @@ const SPREAD_TEXT: Record<Spread, string> = {
 const ROW_HEIGHT = 40;
 
 /** The tables behind it as a map, with the number in each cell. */
-export function Maps({ view: { game, situation, up } }: { view: GameInView }) {
+export function Maps({ view: { game: ours, average, situation, up } }: { view: GameInView }) {
   const [search, setSearch] = useSearchParams();
+  const isLevel = ours !== average && search.get('of') === 'level';
+  const game = isLevel ? average : ours;
+  const show = (key: 'map' | 'by' | 'of', value: string): void => {
+    setSearch(
+      (now) => {
+        now.set(key, value);
+        return now;
+      },
+      { replace: true },
+    );
+  };
   const map = MAPS.find((each) => each === search.get('map')) ?? 'runs';
   const spreads = spreadsOf(map);
   const spread =
@@ -53,13 +64,7 @@ export function Maps({ view: { game, situation, up } }: { view: GameInView }) {
           value={map}
           options={MAPS.map((value) => ({ value, text: MAP_TEXT[value] }))}
           onChange={(value) => {
-            setSearch(
-              (now) => {
-                now.set('map', value);
-                return now;
-              },
-              { replace: true },
-            );
+            show('map', value);
           }}
         />
         {spreads.length > 1 && (
@@ -68,13 +73,20 @@ export function Maps({ view: { game, situation, up } }: { view: GameInView }) {
             value={spread}
             options={spreads.map((value) => ({ value, text: SPREAD_TEXT[value] }))}
             onChange={(value) => {
-              setSearch(
-                (now) => {
-                  now.set('by', value);
-                  return now;
-                },
-                { replace: true },
-              );
+              show('by', value);
+            }}
+          />
+        )}
+        {ours !== average && (
+          <Choice
+            label="Of whom"
+            value={isLevel ? 'level' : 'game'}
+            options={[
+              { value: 'game', text: situation.batting === 'we' ? 'Your line-up' : 'Them' },
+              { value: 'level', text: 'The level' },
+            ]}
+            onChange={(value) => {
+              show('of', value);
             }}
           />
         )}

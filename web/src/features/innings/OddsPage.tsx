@@ -1,4 +1,4 @@
-import { baseOut, sacrificeFrom, testSayings } from '@bradyon/core/innings';
+import { baseOut, sacrificeFrom, testSayings, type SayingTested } from '@bradyon/core/innings';
 import { Failure, How, Loading, percent, useTitle } from '../../ui/index.ts';
 import { AtThePlate } from './AtThePlate.tsx';
 import { Gambles } from './Gambles.tsx';
@@ -92,10 +92,13 @@ function Sayings({ view: { game, situation, up, level } }: { view: GameInView })
   const tested = testSayings(valueOf(game, situation), valueOf(game, fourDown), (from) =>
     sacrificeFrom(from, bunt, { ...level, rates: rates ?? level.rates }, level.twoStrikeFactor),
   );
+  const { stealAllowed, buntAllowed } = game.allowed;
+  const isAllowed = ({ saying }: SayingTested) =>
+    saying === 'buntHimOver' ? buntAllowed : stealAllowed;
   return (
     <section className="card-box odds-sayings">
       <h2>Old sayings, here</h2>
-      {tested.map((each) => (
+      {tested.filter(isAllowed).map((each) => (
         <p key={each.saying} className="odds-saying">
           <strong>{SAYING_TEXT[each.saying]}:</strong>{' '}
           {each.holds ? 'holds here.' : 'does not hold here.'}{' '}

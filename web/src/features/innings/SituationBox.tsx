@@ -1,8 +1,9 @@
 import Button from 'react-bootstrap/Button';
-import { Choice, PickOne, Stepper } from '../../ui/index.ts';
-import { FacingSelect, personLabel } from '../people/index.ts';
+import { Choice, Stepper } from '../../ui/index.ts';
+import { FacingSelect } from '../people/index.ts';
 import { Diamond } from './Diamond.tsx';
 import { misfitOf } from './game.ts';
+import { UpSelect } from './UpSelect.tsx';
 import type { GameInView } from './useGame.ts';
 
 const MOST_INNINGS = 20;
@@ -18,7 +19,6 @@ export function SituationBox({ view }: { view: GameInView }) {
         {misfit.message}
       </p>
     );
-  const spot = order.length > 0 ? situation.spot % order.length : 0;
   return (
     <section className="card-box odds-situation">
       <Diamond
@@ -98,21 +98,11 @@ export function SituationBox({ view }: { view: GameInView }) {
         <FacingSelect />
         {order.length > 0 && (
           <>
-            <PickOne
-              label={situation.batting === 'we' ? 'Up' : 'We lead off with'}
-              value={String(spot)}
-              options={order.map(({ person }, index) => ({
-                value: String(index),
-                text: `${String(index + 1)}. ${personLabel(person)}`,
-              }))}
-              onChange={(value) => {
-                set({ spot: Number(value) });
-              }}
-            />
+            <UpSelect label={situation.batting === 'we' ? 'Up' : 'We lead off with'} view={view} />
             <Button
               variant="outline-primary"
               onClick={() => {
-                set({ spot: (spot + 1) % order.length });
+                set({ spot: (situation.spot + 1) % order.length });
               }}
             >
               Next batter

@@ -7,6 +7,7 @@ import {
   type BaseOut,
   type BuntOutcomes,
   type StealChances,
+  type Tactics,
 } from '@bradyon/core/innings';
 import type { GameAsked } from './game.ts';
 
@@ -32,6 +33,8 @@ export interface Best {
   gain: number;
 }
 
+const NEVER_SAFE: StealChances = { second: 0, third: 0, double: 0 };
+
 /** Leads beyond this count as this: no card goes so far. */
 export const MOST_LEAD = 15;
 const LEADS = 2 * MOST_LEAD + 1;
@@ -51,11 +54,22 @@ function cellOf(spots: number, { inning, lead, spot, state }: Where): number {
 
 /** Both sides choose as well as they can: theirs with what is usual at the level. */
 export function bestChoices({ game, weAreHome, bunts, steals }: BestAsked): BestTable {
-  const { level, rules } = game;
+  const { level, rules, allowed } = game;
   const { stealSecondSafe: second, stealThirdSafe: third } = level.advance;
   const usual: StealChances = { second, third, double: third };
-  const tactics = (rates: GameAsked['theirs'], bunt: BuntOutcomes, chances: StealChances) =>
-    tacticsOf({ ...level, rates }, bunt, level.twoStrikeFactor, chances, level.squeeze);
+  const tactics = (
+    rates: GameAsked['theirs'],
+    bunt: BuntOutcomes,
+    chances: StealChances,
+  ): Tactics => {
+    const all = tacticsOf({ ...level, rates }, bunt, level.twoStrikeFactor, chances, level.squeeze);
+    // What the rules forbid is worth no more than swinging away.
+    return {
+      swing: all.swing,
+      bunt: allowed.buntAllowed ? all.bunt : all.swing,
+      steals: allowed.stealAllowed ? all.steals : NEVER_SAFE,
+    };
+  };
   const ours = game.ours.map((rates, spot) =>
     tactics(rates, bunts[spot] ?? level.bunt, steals[spot] ?? usual),
   );

@@ -5,6 +5,7 @@ import {
   CAUTION,
   usualChance,
   type BreakEven,
+  type Gamble,
   type Needed,
 } from '@bradyon/core/innings';
 import { atBat, valueOf, type Game } from './game.ts';
@@ -19,6 +20,8 @@ export interface GambleHere extends BreakEven {
   /** So little is at stake that the inputs are not good enough to tell. */
   isTie: boolean;
 }
+
+const STEALS: readonly Gamble[] = ['stealSecond', 'stealThird', 'doubleSteal', 'stealHome'];
 
 /** Below this nobody can tell: a hundredth of a run, or half a point to win. */
 const STAKE = { runs: 0.02, win: 0.005 } as const;
@@ -40,6 +43,7 @@ export function gamblesHere(game: Game, situation: Situation): GambleHere[] {
   const next = valueOf(game, situation, 1);
   const alike = atBat(game, situation).spots === 1;
   return breakEvensAt(bases, outs, valueOf(game, situation))
+    .filter(({ gamble }) => game.allowed.stealAllowed || !STEALS.includes(gamble))
     .map((found) => ({
       ...found,
       next: alike ? null : (breakEvenOf(found.gamble, baseOut(bases, outs), next)?.needed ?? null),

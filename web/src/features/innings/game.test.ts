@@ -34,8 +34,10 @@ const season = (hits: number): BattingRates =>
   }).rates;
 const [strong, weak] = [season(60), season(8)];
 
+const allowed = { stealAllowed: true, buntAllowed: true };
+
 function gameOf(ours: BattingRates[], theirs = level.rates): Game {
-  const asked = { level, rules, ours, theirs };
+  const asked = { level, rules, ours, theirs, allowed };
   // As it comes from the worker.
   return openGame(asked, structuredClone(makeTables(asked)));
 }
@@ -131,9 +133,18 @@ describe('what may be tried', () => {
     expect(walk?.gain).toBeLessThan(0);
   });
 
+  it('is only what the rules allow', () => {
+    const strict = { ...average, allowed: { stealAllowed: false, buntAllowed: false } };
+    const gambles = gamblesHere(strict, { ...situation, bases: 5 }).map(({ gamble }) => gamble);
+    expect(gambles).not.toContain('stealHome');
+    expect(platesHere(strict, situation, null).map(({ choice }) => choice)).toEqual(['walk']);
+    const table = bestChoices({ game: strict, weAreHome: true, bunts: [], steals: [] });
+    expect(new Set(table.actions)).toEqual(new Set([0]));
+  });
+
   it('is best for whoever is up, by score', () => {
     const table = bestChoices({
-      game: { level, rules, ours: [strong, weak], theirs: level.rates },
+      game: { level, rules, ours: [strong, weak], theirs: level.rates, allowed },
       weAreHome: true,
       bunts: [level.bunt, level.bunt],
       steals: [

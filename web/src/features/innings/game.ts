@@ -18,6 +18,7 @@ import {
   type WinBook,
   type WinTables,
 } from '@bradyon/core/innings';
+import type { Ruleset } from '@bradyon/core/rules';
 import type { Situation } from './situation.ts';
 
 /** Two sides and what decides their game: all that its tables are made of. */
@@ -28,6 +29,8 @@ export interface GameAsked {
   ours: BattingRates[];
   /** All of theirs together. */
   theirs: BattingRates;
+  /** What the rules let a side do. */
+  allowed: Pick<Ruleset, 'stealAllowed' | 'buntAllowed'>;
 }
 
 /** A side's half-innings, by spot and state. */
@@ -47,7 +50,7 @@ export interface GameTables {
   win: Record<Half, WinTables>;
 }
 
-export function makeTables({ level, rules, ours, theirs }: GameAsked): GameTables {
+export function makeTables({ level, rules, ours, theirs }: Omit<GameAsked, 'allowed'>): GameTables {
   // The same rates twice are one batter to the chain.
   const known = new Map<string, Batting>();
   const battingOf = (rates: BattingRates): Batting => {

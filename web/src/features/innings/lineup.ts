@@ -15,14 +15,14 @@ export interface Spot {
   batter: Batter;
   /** Runs of a half that he leads off. */
   leadingOff: number;
-  /** A sacrifice of his against swinging, runner on first and nobody out, in runs. */
-  buntGain: number;
+  /** A sacrifice of his against swinging, runner on first and nobody out, in runs; null where the rules allow none. */
+  buntGain: number | null;
   /** What a steal of second needs with him up and nobody out, by runs. */
-  stealNeeds: Needed;
+  stealNeeds: Needed | null;
 }
 
 /** Where in the order each tactic pays. */
-export function spotsOf({ level, tables }: Game, order: readonly Batter[]): Spot[] {
+export function spotsOf({ level, tables, allowed }: Game, order: readonly Batter[]): Spot[] {
   const onFirst = baseOut(FIRST, 0);
   return order.map((batter, nth) => {
     const spot = nth % tables.ours.spots;
@@ -32,8 +32,10 @@ export function spotsOf({ level, tables }: Game, order: readonly Batter[]): Spot
     return {
       batter,
       leadingOff: value(0, 0, 0),
-      buntGain: stepsWorth(bunt, onFirst, value) - value(FIRST, 0, 0),
-      stealNeeds: breakEvenOf('stealSecond', onFirst, value)?.needed ?? 'never',
+      buntGain: allowed.buntAllowed ? stepsWorth(bunt, onFirst, value) - value(FIRST, 0, 0) : null,
+      stealNeeds: allowed.stealAllowed
+        ? (breakEvenOf('stealSecond', onFirst, value)?.needed ?? 'never')
+        : null,
     };
   });
 }

@@ -39,7 +39,8 @@ export function platesHere(game: Game, situation: Situation, up: Batter | null):
   };
   const rates = ours ? (game.ours[spotUp(game, situation)] ?? level.rates) : game.theirs;
   const batter = { ...level, rates };
-  if (outs < 2 && bases !== 0 && (bases & THIRD) === 0) {
+  const mayBunt = game.allowed.buntAllowed && outs < 2;
+  if (mayBunt && bases !== 0 && (bases & THIRD) === 0) {
     const bunt = sacrificeFrom(
       state,
       (ours ? up?.bunt : null) ?? level.bunt,
@@ -48,7 +49,7 @@ export function platesHere(game: Game, situation: Situation, up: Batter | null):
     );
     add('sacrifice', stepsWorth(bunt, state, value), now);
   }
-  if (outs < 2 && bases & THIRD) {
+  if (mayBunt && bases & THIRD) {
     add('squeeze', stepsWorth(squeezeFrom(state, level.squeeze, batter), state, value), now);
   }
   if (outs < 2 && bases === THIRD) {

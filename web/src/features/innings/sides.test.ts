@@ -68,6 +68,7 @@ describe('the order', () => {
       rules: gameRulesOf(PRESETS.fullSizeSeven),
       ours: ratesBySpot(order, level),
       theirs: level.rates,
+      allowed: { stealAllowed: true, buntAllowed: true },
     };
     const spots = spotsOf(openGame(asked, makeTables(asked)), order);
     expect(spots).toHaveLength(9);

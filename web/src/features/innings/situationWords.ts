@@ -28,8 +28,15 @@ export function situationWords({
   lead,
   by,
 }: Situation): string {
-  const score = lead === 0 ? 'tied' : `${String(Math.abs(lead))} ${lead > 0 ? 'ahead' : 'behind'}`;
   const game =
-    by === 'win' ? `, ${halfOf({ half, batting })} ${String(inning)}, ${score}` : ', by runs';
+    by === 'win'
+      ? `, ${halfOf({ half, batting })} ${String(inning)}, ${scoreText(lead)}`
+      : ', by runs';
   return `${onText(bases)}, ${OUT_TEXT[outs] ?? ''}${game}`;
+}
+
+/** @example scoreText(-2) // '2 behind' */
+export function scoreText(lead: number): string {
+  if (lead === 0) return 'tied';
+  return `${String(Math.abs(lead))} ${lead > 0 ? 'ahead' : 'behind'}`;
 }

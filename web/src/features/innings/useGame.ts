@@ -1,4 +1,13 @@
-import { gameRulesOf, playLevelOf, type GameRules, type TeamLevel } from '@bradyon/core/innings';
+import {
+  gameRulesOf,
+  playLevelOf,
+  withoutSteals,
+  type GameRules,
+  type PlayChanges,
+  type TeamLevel,
+} from '@bradyon/core/innings';
+import type { Ruleset } from '@bradyon/core/rules';
+import type { LevelName } from '@bradyon/core/timing';
 import { useQuery } from '@tanstack/react-query';
 import { usePeople, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
@@ -17,18 +26,25 @@ import { useSituation, type Situation } from './situation.ts';
 import { useBatting } from './useBatting.ts';
 import { useOrder } from './useOrder.ts';
 
-const levelFor = keepLast(playLevelOf);
+const levelFor = keepLast((name: LevelName, changes: PlayChanges, stealAllowed: boolean) => {
+  const level = playLevelOf(name, changes);
+  return stealAllowed ? level : withoutSteals(level);
+});
 const rulesFor = keepLast(gameRulesOf);
 const battersFor = keepLast(battersOf);
 const openedFor = keepLast(openGame);
 /** Both sides average: under a few milliseconds, so it is made on the spot. */
-const averageFor = keepLast((level: TeamLevel, rules: GameRules) => {
-  const asked = { level, rules, ours: [level.rates], theirs: level.rates };
+const averageFor = keepLast((level: TeamLevel, rules: GameRules, ruleset: Ruleset) => {
+  const { stealAllowed, buntAllowed } = ruleset;
+  const allowed = { stealAllowed, buntAllowed };
+  const asked = { level, rules, ours: [level.rates], theirs: level.rates, allowed };
   return openGame(asked, makeTables(asked));
 });
 
 export interface GameInView {
   game: Game;
+  /** The same between two average sides. */
+  average: Game;
   level: TeamLevel;
   situation: Situation;
   set: (change: Partial<Situation>) => void;
@@ -80,16 +96,17 @@ function useSides(level: TeamLevel) {
 export function useGame(): GameInView {
   const team = useTeam();
   const { situation, set } = useSituation(team.id);
-  const level = levelFor(team.id, team.level, team.playChanges);
+  const level = levelFor(team.id, team.level, team.playChanges, team.ruleset.stealAllowed);
   const rules = rulesFor(team.id, team.ruleset);
   const { ours, theirs, ...loading } = useSides(level);
+  const average = averageFor(team.id, level, rules, team.ruleset);
   const asked: GameAsked = {
     level,
     rules,
     ours: ratesBySpot(ours, level),
     theirs: theirs.rates,
+    allowed: average.allowed,
   };
-  const average = averageFor(team.id, level, rules);
   const isAverage = asked.ours.length === 1 && theirs.known === 0;
   const { data, isPlaceholderData } = useQuery({
     queryKey: ['game', team.id, asked],
@@ -109,6 +126,7 @@ export function useGame(): GameInView {
   const game = isAverage || !data ? average : openedFor(team.id, data.asked, data.tables);
   return {
     game,
+    average,
     level,
     situation,
     set,
