@@ -48,7 +48,7 @@ export function Maps({ view: { game: ours, average, situation, up } }: { view: G
       ? map === 'runs' || map === 'score'
         ? ''
         : `, inning ${String(situation.inning)}`
-      : `: ${onText(onBase(situation, map).bases)}, ${OUT_TEXT[situation.outs] ?? ''}`;
+      : `, ${onText(onBase(situation, map).bases)}, ${OUT_TEXT[situation.outs] ?? ''}`;
   const who =
     situation.batting === 'we' && up && game.tables.ours.spots > 1 ? `, ${up.person.name} up` : '';
   return (

@@ -32,11 +32,11 @@ export function OddsPage() {
         <div className="odds-column">
           <SituationBox view={view} />
           <AtThePlate view={view} />
+          <Sayings view={view} />
         </div>
         <div className="odds-column">
           <Worth view={view} />
           <Gambles view={view} />
-          <Sayings view={view} />
         </div>
       </div>
       <Maps view={view} />
