@@ -41,6 +41,15 @@ test('a lead is found by dragging and test dives, kept, and used by the steal', 
   await expect.poll(feet).toBeGreaterThan(back);
   await page.getByText('Two-way', { exact: true }).first().click();
 
+  // The best lead all in all is no longer for a pitcher who throws over often.
+  const best = page.getByText(/^All in all best: /);
+  const bestFeet = async () =>
+    Number(/best: ([\d.]+)/.exec(await best.innerText())?.[1] ?? Number.NaN);
+  await page.getByText('Rarely', { exact: true }).click();
+  const rarely = await bestFeet();
+  await page.getByText('Often', { exact: true }).click();
+  await expect.poll(bestFeet).toBeLessThanOrEqual(rarely);
+
   // Elbow over, three times: he gets back quicker than was known.
   for (let dive = 0; dive < 3; dive += 1) {
     await page.getByRole('button', { name: 'Elbow over' }).click();

@@ -53,7 +53,15 @@ export {
   type KnownReturn,
   type TestDive,
 } from './own.ts';
-export { tradeOff, type LeadPoint } from './tradeOff.ts';
+export {
+  bestLead,
+  THROWS_OVER,
+  tradeOff,
+  type BestLead,
+  type LeadPoint,
+  type Stakes,
+  type ThrowsOver,
+} from './tradeOff.ts';
 export { judgeLeaving, type LeaveJudged } from './leave.ts';
 export {
   fromSecond,

@@ -4,10 +4,12 @@ import daylightVectors from '../../vectors/race/daylight.json';
 import safeLead from '../../vectors/race/safe-lead.json';
 import secondaryVectors from '../../vectors/race/secondary.json';
 import { aReading } from '../../test/aReading.ts';
+import { normalCdf } from '../maths/index.ts';
 import { PRESETS } from '../rules/index.ts';
 import { populationsOf } from '../sprint/index.ts';
 import { LEVELS, type LevelName } from '../timing/index.ts';
 import {
+  bestLead,
   chanceOnTime,
   chancePicked,
   coverOfThird,
@@ -23,6 +25,7 @@ import {
   returnSeconds,
   secondaryPlan,
   stepsToLead,
+  THROWS_OVER,
   tradeOff,
   walkOffThird,
   type Corner,
@@ -248,6 +251,26 @@ describe('any lead', () => {
     expect(points.map(({ leadFeet }) => leadFeet)).toEqual([10, 11, 12]);
     expect(points[2]?.picked).toBeGreaterThan((points[1]?.picked ?? 1) * 3);
     expect(points[2]?.safe).toBe(0.6);
+  });
+
+  it('the best lead is shorter the more often he throws over, and the more an out costs', () => {
+    const level = LEVELS.hs;
+    const throwing = { meanSeconds: 1.1, sdSeconds: 0.08 };
+    const toBase = { stance: { ...standing, leadFeet: 0 }, level, throwing, leftHander: false };
+    // A quick runner: about .04 s a foot, by the deviation of a close race.
+    const safeAt = (feet: number) => normalCdf(0.7 + (feet - 11.5) * 0.27);
+    const best = (throwsOver: number, cost = 0.42) =>
+      bestLead(toBase, safeAt, { gain: 0.18, cost }, throwsOver, [6, 16]);
+    const feet = Object.values(THROWS_OVER).map((share) => best(share)?.leadFeet ?? 0);
+    expect(feet).toEqual(feet.toSorted((a, b) => b - a));
+    // Agreed for a quick runner: 12 to 13.25 ft, within a foot as the race is not the same.
+    for (const each of feet) expect(Math.abs(each - 12.6)).toBeLessThan(1.7);
+    const usual = best(0.3);
+    expect(best(0.3, 0.5)?.leadFeet).toBeLessThanOrEqual(usual?.leadFeet ?? 0);
+    expect(usual?.fromFeet).toBeLessThanOrEqual(usual?.leadFeet ?? 0);
+    expect(usual?.toFeet).toBeGreaterThanOrEqual(usual?.leadFeet ?? 0);
+    // An out that costs so much that going never pays: no lead is the best one.
+    expect(best(0.3, 90)).toBeNull();
   });
 });
 

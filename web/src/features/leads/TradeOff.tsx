@@ -1,15 +1,29 @@
-import { MODE_EFFECTS, tradeOff, type Throw } from '@bradyon/core/leads';
+import {
+  bestLead,
+  MODE_EFFECTS,
+  THROWS_OVER,
+  tradeOff,
+  type Throw,
+  type ThrowsOver,
+} from '@bradyon/core/leads';
 import { commonLeadFeet, predictRun } from '@bradyon/core/sprint';
 import { judgeSteal, pitchesFor, type StealQuestion } from '@bradyon/core/steals';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Chart } from '../../ui/Chart.tsx';
-import { feet, percent } from '../../ui/index.ts';
+import { Choice, feet, How, percent } from '../../ui/index.ts';
 import { useNeeded } from '../innings/index.ts';
 import type { Out } from './LeadPage.tsx';
 import type { Leads } from './useLeads.ts';
-import { inThrows } from './words.ts';
+import { bestLeadWords, inThrows } from './words.ts';
 
-const LEADS = Array.from({ length: 21 }, (_, index) => 6 + index / 2);
+const OVER_TEXT: Record<ThrowsOver, string> = {
+  rarely: 'Rarely',
+  sometimes: 'Now and then',
+  often: 'Often',
+};
+const SHORTEST_FEET = 6;
+const LONGEST_FEET = 16;
+const LEADS = Array.from({ length: 21 }, (_, index) => SHORTEST_FEET + index / 2);
 
 /** One more foot: the chance to be picked against the chance to be safe. */
 export function TradeOff({
@@ -35,6 +49,7 @@ export function TradeOff({
     leadFeet: null,
     batter: null,
   };
+  const [over, setOver] = useState<ThrowsOver>('sometimes');
   const { needed, from, words } = useNeeded('second');
   const judging = { pitches: pitchesFor({ count: null }), needed };
   const usual = commonLeadFeet({ kind: 'steal', base: 'second' }, team.ruleset) ?? 0;
@@ -52,6 +67,13 @@ export function TradeOff({
     here && farther
       ? `At ${feet(leadFeet)}: ${inThrows(here.picked)}, ${percent(here.safe)} safe at second. One foot more: ${inThrows(farther.picked)}, ${percent(farther.safe)} safe. He needs ${percent(needed)}${from === 'situation' ? ` with ${words}` : ', your rule'}.`
       : '';
+  // What he needs is what an out costs against all that hangs on it.
+  const best =
+    steal &&
+    bestLead(asked, safeAt, { gain: 1 - needed, cost: needed }, THROWS_OVER[over], [
+      SHORTEST_FEET,
+      LONGEST_FEET,
+    ]);
   // The chart is drawn anew only when what it shows changes.
   const shown = JSON.stringify([points, leadFeet, needed]);
   const option = useMemo(() => {
@@ -107,6 +129,29 @@ export function TradeOff({
         <span className="trade-picked">out if they throw over</span>
       </div>
       <Chart height={230} option={option} words={said} />
+      {steal && (
+        <div className="trade-best">
+          <Choice
+            label="How often he throws over"
+            showLabel
+            value={over}
+            options={(Object.keys(OVER_TEXT) as ThrowsOver[]).map((value) => ({
+              value,
+              text: OVER_TEXT[value],
+            }))}
+            onChange={setOver}
+          />
+          <p role="status">{bestLeadWords(best)}</p>
+          <How>
+            <p>
+              The pitcher throws over or pitches, again and again: picked off is an out, a throw
+              away is the base, and on a pitch he goes if that pays by what he needs. Rarely is one
+              time in ten, now and then three, often five, and twelve in a hundred more for every
+              foot above 11. Judgement, but the best lead moves little by it.
+            </p>
+          </How>
+        </div>
+      )}
     </section>
   );
 }

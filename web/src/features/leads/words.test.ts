@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { inThrows, safeFeet } from './words.ts';
+import { bestLeadWords, inThrows, safeFeet } from './words.ts';
 
 describe('a chance to be picked', () => {
   it('is said as coaches say it, in no more figures than there is reason for', () => {
@@ -16,5 +16,14 @@ describe('a longest lead', () => {
     expect(safeFeet(12.99)).toBe('12.5\u00a0ft');
     expect(safeFeet(13)).toBe('13\u00a0ft');
     expect(safeFeet(13.499)).toBe('13\u00a0ft');
+  });
+});
+
+describe('a best lead', () => {
+  it('is said with the leads that are as good, or that there is none', () => {
+    expect(bestLeadWords({ leadFeet: 12.75, fromFeet: 12.25, toFeet: 13 })).toBe(
+      'All in all best: 12.5\u00a0ft, and as good from 12\u00a0ft to 13\u00a0ft.',
+    );
+    expect(bestLeadWords(null)).toContain('safe one');
   });
 });

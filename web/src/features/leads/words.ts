@@ -1,4 +1,11 @@
-import type { Corner, DiveResult, LeadMode, SecondPick, Stride } from '@bradyon/core/leads';
+import type {
+  BestLead,
+  Corner,
+  DiveResult,
+  LeadMode,
+  SecondPick,
+  Stride,
+} from '@bradyon/core/leads';
 import type { ThirdSchool } from './leadStore.ts';
 
 export const MODE_TEXT: Record<LeadMode, string> = {
@@ -41,4 +48,13 @@ export function inThrows(chance: number): string {
 /** Feet as a lead is said, a longest one rounded the safe way: down to the half foot. */
 export function safeFeet(feet: number): string {
   return `${String(Math.floor(feet * 2 + 1e-6) / 2)}\u00a0ft`;
+}
+
+/** Rounded down, the safe way. @example "All in all best: 12.5 ft, and as good from 12 ft to 13 ft." */
+export function bestLeadWords(best: BestLead | null): string {
+  if (!best) return 'Going pays from no lead here: take the safe one.';
+  const { leadFeet, fromFeet, toFeet } = best;
+  const [from, to] = [safeFeet(fromFeet), safeFeet(toFeet)];
+  const alike = from === to ? '' : `, and as good from ${from} to ${to}`;
+  return `All in all best: ${safeFeet(leadFeet)}${alike}.`;
 }
