@@ -7,7 +7,15 @@ import type { Reading } from '@bradyon/core/timing';
 import type { ReadingId } from '@bradyon/core/units';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { loadDemo } from '../src/demo/load.ts';
-import { aDelivery, aPerson, aSeason, startApi, startApiForTest, type Api } from './api.ts';
+import {
+  aDelivery,
+  aPerson,
+  aSeason,
+  aSeasonAtBat,
+  startApi,
+  startApiForTest,
+  type Api,
+} from './api.ts';
 
 let api: Api;
 beforeAll(async () => {
@@ -27,6 +35,8 @@ describe('a whole team as a file', () => {
       const { body: file, headers } = await coach.call<TeamFile>('GET', `/api/teams/${id}/export`);
       expect(headers.get('content-disposition')).toContain('bradyon-team.json');
       expect(file.readings.length).toBeGreaterThan(200);
+      expect(file.batting.length).toBe(file.people.length);
+      expect(file.battingOrder.personIds).toHaveLength(9);
       for (const who of [coach, other]) {
         const copy = randomUUID();
         const made = await who.call<Team>('POST', '/api/teams/import', { id: copy, file });
@@ -49,6 +59,14 @@ describe('a whole team as a file', () => {
       { path: 'file.readings.0' },
     ]);
     expect((await send({ version: 9 })).problem.errors).toMatchObject([{ path: 'file.version' }]);
+    const stranger = { personIds: [randomUUID()] };
+    expect((await send({ battingOrder: stranger })).problem.errors).toMatchObject([
+      { path: 'file.battingOrder.personIds.0' },
+    ]);
+    const twice = [aSeasonAtBat(pitcher.id), aSeasonAtBat(pitcher.id)];
+    expect((await send({ batting: twice })).problem.errors).toMatchObject([
+      { path: 'file.batting.1' },
+    ]);
     // Two players with one number: only the database sees it.
     const twins = [...file.people, { ...pitcher, id: randomUUID() }];
     expect((await send({ people: twins })).status).toBe(409);

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Invite, Member, Team } from '@bradyon/contract/teams';
+import { USUAL_SQUEEZE } from '@bradyon/core/innings';
 import { PRESETS } from '@bradyon/core/rules';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { aSeason, aTeam, startApi, type Api } from './api.ts';
@@ -48,6 +49,25 @@ describe('making a team', () => {
     };
     expect((await coach.call('PUT', base, edited)).status).toBe(200);
     expect((await coach.call('GET', base)).body).toEqual({ ...edited, role: 'owner' });
+  });
+
+  it('keeps its own sheets of how the game goes, and refuses one that does not add up', async () => {
+    const { coach, team, base } = await aSeason(api);
+    const { role: _, ...draft } = team;
+    const squeeze = { ...USUAL_SQUEEZE, scored: 0.6, foul: 0.07 };
+    const own = { ...draft, playChanges: { squeeze } };
+    expect((await coach.call('PUT', base, own)).status).toBe(200);
+    expect((await coach.call<Team>('GET', base)).body.playChanges).toEqual({ squeeze });
+    const send = (playChanges: object) => coach.call('PUT', base, { ...draft, playChanges });
+    const lacking = await send({ squeeze: { ...squeeze, scored: 0.5 } });
+    expect([lacking.status, lacking.problem.errors]).toMatchObject([
+      422,
+      [{ path: 'playChanges.squeeze', message: expect.stringContaining('90.0 %') as string }],
+    ]);
+    const odd = await send({ squeeze: { ...squeeze, scored: 6 } });
+    expect(odd.problem.errors).toMatchObject([{ path: 'playChanges.squeeze.scored' }]);
+    expect((await send({ steals: {} })).status).toBe(422);
+    expect((await coach.call<Team>('GET', base)).body.playChanges).toEqual({ squeeze });
   });
 });
 

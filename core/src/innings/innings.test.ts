@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { anyRates, battingAt } from '../../test/anyRates.ts';
 import { INNINGS_VECTORS, VECTOR_LEVELS } from '../../test/innings.ts';
-import { LEVEL_NAMES, type LevelName } from '../timing/index.ts';
+import { LEVEL_NAMES } from '../timing/index.ts';
 import {
   baseOut,
   breakEvenOf,
@@ -13,7 +14,6 @@ import {
   describeAdvanceMisfit,
   describeSharesMisfit,
   describeStandingMisfit,
-  EVENTS,
   HALVES,
   loadOf,
   plainRules,
@@ -31,7 +31,6 @@ import {
   tacticsOf,
   winBook,
   type Batting,
-  type BattingRates,
   type BreakEven,
   type Gamble,
   type GameRules,
@@ -268,20 +267,6 @@ describe.each(VECTOR_LEVELS)('tactics at %s', (name) => {
 });
 
 describe('any game', () => {
-  const share = (min: number, max: number) => fc.double({ min, max, noNaN: true });
-  const anyRates: fc.Arbitrary<BattingRates> = fc
-    .array(share(0.002, 1), { minLength: 10, maxLength: 10 })
-    .map((weights) => {
-      // Enough outs that a half ends.
-      const outs = weights.map((weight, index) =>
-        [0, 7, 8, 9].includes(index) ? weight + 1 : weight / 3,
-      );
-      const sum = outs.reduce((total, weight) => total + weight, 0);
-      const rates = Object.fromEntries(
-        EVENTS.map((event, index) => [event, (outs[index] ?? 0) / sum]),
-      );
-      return rates as BattingRates;
-    });
   const anyRules: fc.Arbitrary<GameRules> = fc.record({
     innings: fc.integer({ min: 1, max: 9 }),
     tieBreakerFrom: fc.option(fc.integer({ min: 1, max: 12 })),
@@ -293,11 +278,6 @@ describe('any game', () => {
     runLimit: fc.option(fc.integer({ min: 3, max: 8 })),
     clip: fc.constant(18),
   });
-  const batting = (rates: BattingRates, level: LevelName): Batting => ({
-    ...PLAY_LEVELS[level],
-    rates,
-  });
-
   it('is won with a chance from 0 to 1, more often with a greater lead, and evenly by equals', () => {
     const level = fc.constantFrom(...LEVEL_NAMES);
     fc.assert(
@@ -308,8 +288,8 @@ describe('any game', () => {
         level,
         fc.nat(),
         (ours, theirs, rules, name, pick) => {
-          const home = sideOf([batting(ours, name)]);
-          const book = winBook(home, sideOf([batting(theirs, name)]), rules);
+          const home = sideOf([battingAt(ours, name)]);
+          const book = winBook(home, sideOf([battingAt(theirs, name)]), rules);
           const inning = 1 + (pick % (rules.innings + 2));
           const state = pick % 24;
           for (const each of HALVES) {
@@ -338,7 +318,7 @@ describe('any game', () => {
   it('loses no runner on any step, whatever the rates', () => {
     fc.assert(
       fc.property(anyRates, fc.constantFrom(...LEVEL_NAMES), (rates, name) => {
-        const chain = chainOf(batting(rates, name));
+        const chain = chainOf(battingAt(rates, name));
         const sums = chain.map((steps) => steps.reduce((sum, { chance }) => sum + chance, 0));
         expect(sums.every((sum) => Math.abs(sum - 1) < 1e-9)).toBe(true);
         const done = chain.flatMap((steps, from) =>

@@ -11,11 +11,24 @@ import { describe, expect, it } from 'vitest';
 import { bestAt, bestChoices } from './best.ts';
 import { gamblesHere } from './gambles.ts';
 import { makeTables, misfitOf, openGame, valueOf, type Game } from './game.ts';
-import { mapOf, spreadsOf } from './maps.ts';
+import { MAP_TEXT, mapOf, MAPS, spreadsOf } from './maps.ts';
 import { platesHere } from './plate.ts';
 import type { Situation } from './situation.ts';
 import { situationWords } from './situationWords.ts';
-import { gainText, gambleFacts, gambleHow, neededText, SAYING_TEXT, sayingWords } from './words.ts';
+import type { Batter } from './sides.ts';
+import type { GameInView } from './useGame.ts';
+import {
+  gainText,
+  gambleFacts,
+  gambleHow,
+  neededMapWords,
+  neededText,
+  plateHow,
+  SAYING_TEXT,
+  sayingWords,
+  shareText,
+  sidesText,
+} from './words.ts';
 
 const level = playLevelOf('hs', {});
 const rules = gameRulesOf(PRESETS.fullSizeSeven);
@@ -209,5 +222,40 @@ describe('the words of the odds', () => {
     for (const each of tested) expect(sayingWords(each, 'win')).toMatch(/\d/);
     // A run behind in the last inning the out weighs more than four behind it would.
     expect(tested.find(({ saying }) => saying === 'baseToBase')?.holds).toBe(true);
+  });
+
+  it('say whose figures they are, and how much is their own', () => {
+    const batter = (ownShare: number, plateAppearances: number) =>
+      ({ ownShare, record: plateAppearances > 0 ? { plateAppearances } : null }) as Batter;
+    const theirs = { name: 'Millrace Otters', known: 7, ownShare: 0.754 };
+    const view = (order: Batter[], known = 7, isCurrent = true) =>
+      sidesText({ order, theirs: { ...theirs, known }, isCurrent } as GameInView);
+    expect(view([batter(0.3, 50)])).toBe(
+      'Your line-up against Millrace Otters, 75\u00a0% their own.',
+    );
+    expect(view([batter(0, 0)], 0)).toBe('An average line-up against average batters.');
+    expect(view([], 0, false)).toBe('Reckoning your line-up.');
+    expect(shareText(batter(0.294, 50))).toBe('29\u00a0% his own, of 50 times up');
+    expect(shareText(batter(0, 0))).toContain('enter his season');
+  });
+
+  it('say what a choice at the plate rests on', () => {
+    const [sacrifice] = platesHere(average, situation, null);
+    const record = { buntTries: 6, buntsGood: 4 };
+    const up = { person: { name: 'Dara' }, record, bunt: level.bunt } as Batter;
+    if (!sacrifice) throw new Error('a sacrifice is there');
+    expect(plateHow(sacrifice, 'win', up)).toMatch(
+      /worth \d+\.\d\s% to the side at bat, swinging away \d+\.\d\s%\. Dara: 4 of 6 good/,
+    );
+    expect(plateHow({ ...sacrifice, choice: 'squeeze' }, 'win', up)).toContain('no sacrifice');
+    expect(plateHow(sacrifice, 'runs', null)).toMatch(/worth \.?\d.* runs to/);
+  });
+
+  it('say of every map what its numbers are', () => {
+    for (const map of MAPS) {
+      expect(MAP_TEXT[map]).not.toBe('');
+      expect(neededMapWords(map)).toMatch(/\.$/);
+    }
+    expect(neededMapWords('win')).toContain('percent');
   });
 });
