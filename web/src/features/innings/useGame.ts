@@ -108,14 +108,15 @@ export function useGame(): GameInView {
     allowed: average.allowed,
   };
   const isAverage = asked.ours.length === 1 && theirs.known === 0;
-  const { data, isPlaceholderData } = useQuery({
+  const { data, isPlaceholderData, ...made } = useQuery({
     queryKey: ['game', team.id, asked],
     queryFn: async (): Promise<{ asked: GameAsked; tables: GameTables }> => ({
       asked,
       tables: await inWorker().makeTables(asked),
     }),
     enabled: !isAverage && !loading.isLoading,
-    placeholderData: (before) => before,
+    // The last ones of this team, not of the one that was open before.
+    placeholderData: (before, query) => (query?.queryKey[1] === team.id ? before : undefined),
     // Nothing of it is asked of the server: it is made once and stays right.
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 10 * 60_000,
@@ -134,6 +135,11 @@ export function useGame(): GameInView {
     up: ours[situation.spot % Math.max(1, ours.length)] ?? null,
     theirs,
     isCurrent: isAverage || (data !== undefined && !isPlaceholderData),
-    ...loading,
+    isLoading: loading.isLoading,
+    error: loading.error ?? made.error,
+    retry: () => {
+      loading.retry();
+      if (made.error) void made.refetch();
+    },
   };
 }

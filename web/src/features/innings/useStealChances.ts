@@ -10,7 +10,7 @@ import type { Batter } from './sides.ts';
  * How often whoever is on base is safe with each batter up, against the battery that is out there:
  * on first, and alone on second, stands the one who bats before him, ahead of him the one before that.
  * Of two who go together the defence picks the easier out.
- * Null without a battery, or where the pitch does not count: then the level's figures stand.
+ * Where a steal is not allowed nobody is ever safe. Null without a battery: then the level's figures stand.
  */
 export function useStealChances(order: readonly Batter[]): StealChances[] | null {
   const team = useTeam();
