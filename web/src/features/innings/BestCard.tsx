@@ -113,7 +113,7 @@ export function BestCard({
               </th>
               {steals.map(({ second, third }, index) => (
                 <td key={index}>
-                  {Math.round(second * 100)} / {Math.round(third * 100)}
+                  {wholePercent(second)} / {wholePercent(third)}
                 </td>
               ))}
             </tr>
@@ -147,4 +147,9 @@ function choiceText(best: Best, bases: number, texts: Record<Action, string>): s
   if (best.action === 'swing') return '';
   const text = best.action === 'bunt' && bases & THIRD ? 'squeeze' : texts[best.action];
   return best.gain < DOUBT ? `(${text})` : text;
+}
+
+/** Without its sign, for want of room; nothing is ever certain. */
+function wholePercent(chance: number): number {
+  return Math.min(99, Math.round(chance * 100));
 }
