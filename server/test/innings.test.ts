@@ -70,6 +70,11 @@ describe('the order at bat', () => {
     await coach.call('PUT', path, turned);
     expect((await coach.call('GET', path)).body).toEqual(turned);
 
+    // Dragged twice in a row, both arrive at once: one after the other, and neither fails.
+    const both = [order, turned, order, turned].map((each) => coach.call('PUT', path, each));
+    expect((await Promise.all(both)).map(({ status }) => status)).toEqual([200, 200, 200, 200]);
+    await coach.call('PUT', path, turned);
+
     const stranger = await coach.call('PUT', path, { personIds: [aPerson().id] });
     expect([stranger.status, stranger.problem.errors]).toMatchObject([
       422,

@@ -7,6 +7,7 @@ import {
   chainOf,
   CONTACT,
   describeChangesMisfit,
+  EVENTS,
   infieldInSaves,
   plainRules,
   PLAY_LEVELS,
@@ -21,6 +22,7 @@ import {
   usualChance,
   walkValue,
   winBook,
+  type BattingRates,
   type Gamble,
   type SqueezeOutcomes,
   type Tactics,
@@ -63,6 +65,9 @@ describe('a squeeze', () => {
     const contact = { through: 0.3, outAtHome: 0.7, conceded: 0.4, scoresIfHolding: 0.2 };
     expect(describeChangesMisfit({ contactBack: contact })?.path).toBe('contactBack');
     expect(describeChangesMisfit({ rates: level.rates, bunt: level.bunt })).toBeNull();
+    // All strikeouts add up, but no half could be reckoned with them.
+    const none = Object.fromEntries(EVENTS.map((event) => [event, event === 'strikeout' ? 1 : 0]));
+    expect(describeChangesMisfit({ rates: none as BattingRates })?.message).toContain('20 %');
   });
 
   it('and a walk on purpose moves only who is forced', () => {

@@ -82,5 +82,9 @@ describe('a batter’s sacrifices', () => {
     expect(shares.at(-1)).toBeCloseTo(1 - level.swingAway, 1);
     expect(good(ownBunt(level, { buntTries: 20, buntsGood: 2 }))).toBeLessThan(good(level));
     for (const own of all) expect(describeSharesMisfit(own)).toBeNull();
+    // Where nobody ever lays one down there is nothing to move.
+    const never = { ...level, success: 0, safe: 0, leadOut: 0, popOut: 0, popDouble: 0 };
+    const swings = { ...never, strikeout: 0, swingAway: 1 };
+    expect(ownBunt(swings, { buntTries: 3, buntsGood: 2 })).toEqual(swings);
   });
 });

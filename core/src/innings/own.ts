@@ -112,7 +112,7 @@ export function ownBunt(
 ): BuntOutcomes {
   const laid = 1 - level.swingAway;
   const usual = (level.success + level.safe) / laid;
-  if (usual <= 0 || usual >= 1 || buntTries === 0) return level;
+  if (buntTries === 0 || !(usual > 0 && usual < 1)) return level;
   const own = (BUNT_WEIGHT * usual + buntsGood) / (BUNT_WEIGHT + buntTries);
   const [good, bad] = [own / usual, (1 - own) / (1 - usual)];
   return {

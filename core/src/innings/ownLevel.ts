@@ -46,6 +46,9 @@ export interface TeamLevel extends PlayLevel {
 const SHEETS = ['rates', 'bunt', 'squeeze'] as const;
 const CONTACT_SHEETS = { in: 'contactIn', back: 'contactBack' } as const;
 
+/** Fewer outs in play than this and halves do not end, nor can a batter's own counts be set beside them. */
+const FEWEST_IN_PLAY = 0.2;
+
 /** Which sheet of a team's own does not add up, and why; null when all do. */
 export function describeChangesMisfit(
   changes: PlayChanges,
@@ -53,6 +56,12 @@ export function describeChangesMisfit(
   for (const path of SHEETS) {
     const message = changes[path] ? describeSharesMisfit(changes[path]) : null;
     if (message !== null) return { path, message };
+  }
+  const { rates } = changes;
+  if (rates && rates.groundOut + rates.flyOut + rates.popLineOut < FEWEST_IN_PLAY) {
+    const message =
+      'Outs on the ground, on flies and on pop-ups have to be at least 20 % together.';
+    return { path: 'rates', message };
   }
   for (const infield of INFIELDS) {
     const path = CONTACT_SHEETS[infield];

@@ -71,8 +71,9 @@ export async function selectOrder(tx: Tx): Promise<BattingOrder> {
   return { personIds: rows.map(({ personId }) => personId) };
 }
 
-/** An order replaces the one before. */
+/** An order replaces the one before; of two at once the second waits, or it would meet the first's rows. */
 export async function saveOrder(tx: Tx, { personIds }: BattingOrder): Promise<void> {
+  await tx.query(sql`select pg_advisory_xact_lock(hashtextextended(app_team()::text, 0))`);
   await tx.query(sql`delete from batting_order`);
   await tx.query(
     sql`insert into batting_order (spot, person_id)

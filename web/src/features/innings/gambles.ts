@@ -23,7 +23,7 @@ export interface GambleHere extends BreakEven {
 
 const STEALS: readonly Gamble[] = ['stealSecond', 'stealThird', 'doubleSteal', 'stealHome'];
 
-/** Below this nobody can tell: a hundredth of a run, or half a point to win. */
+/** Below this nobody can tell: two hundredths of a run, or half a point to win. */
 const STAKE = { runs: 0.02, win: 0.005 } as const;
 
 /** Whether so little is at stake that going and staying cannot be told apart. */

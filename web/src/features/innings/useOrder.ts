@@ -16,6 +16,8 @@ export function useOrder(teamId: TeamId) {
     queryFn: () => request<BattingOrder>('GET', path),
   });
   const save = useMutation({
+    // One after the other: the last drop is what stays.
+    scope: { id: `batting-order ${teamId}` },
     mutationFn: (order: BattingOrder) => request<BattingOrder>('PUT', path, order),
     onMutate: (order) => {
       // Before the next frame, so that a dropped batter does not jump back for a moment.
