@@ -1,2 +1,2 @@
 /** Types of install.mjs, which is plain JavaScript because it runs before anything is installed. */
-export function ensureBuilt(): void;
+export function ensureBuilt(parts?: readonly ('server' | 'web')[]): void;

@@ -30,12 +30,13 @@ export function ensurePackages() {
 }
 
 /** Builds the server and the pages, each only when something it is made of has changed. */
-export function ensureBuilt() {
+export function ensureBuilt(parts = ['server', 'web']) {
   const shared = ['package-lock.json', 'core/src', 'contract/src'];
   for (const [part, inputs] of [
-    ['server', ['server/src', 'server/vite.config.ts']],
+    ['server', ['server/src', 'server/vite.config.ts', 'server/package.json']],
     ['web', ['web/src', 'web/public', 'web/index.html', 'web/vite.config.ts']],
   ]) {
+    if (!parts.includes(part)) continue;
     const state = hashOf([...shared, ...inputs]);
     if (isDone(`build-${part}`, state) && existsSync(path.join(root, part, 'dist'))) continue;
     say(`Building ${part === 'web' ? 'the pages' : 'the server'}`);

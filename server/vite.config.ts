@@ -8,7 +8,13 @@ export default defineConfig({
     outDir: 'dist',
     emptyOutDir: true,
     rolldownOptions: {
-      input: { main: 'src/main.ts', setup: 'src/setup.ts', gates: 'src/gates.ts' },
+      input: {
+        main: 'src/main.ts',
+        setup: 'src/setup.ts',
+        gates: 'src/gates.ts',
+        importer: 'src/features/files/importer.ts',
+        reset: 'src/reset.ts',
+      },
     },
   },
   ssr: { noExternal: [/^@bradyon\//] },

@@ -1,4 +1,5 @@
 import type { AccountId } from '@bradyon/core/units';
+import { codeRule } from './codes.ts';
 import { contract, email, flag, id, required, text } from './rule.ts';
 
 /** Who is signed in. */
@@ -15,6 +16,24 @@ export interface SignUp {
   password: string;
 }
 
+/** A new password in place of the one that is known. */
+export interface PasswordChange {
+  current: string;
+  password: string;
+}
+
+/** A new password with the code that the owner of the team handed over. */
+export interface PasswordReset {
+  email: string;
+  code: string;
+  password: string;
+}
+
+/** Says again who it is, before something is gone for good. */
+export interface Confirmation {
+  password: string;
+}
+
 export interface SignIn {
   email: string;
   password: string;
@@ -26,6 +45,8 @@ export interface Welcome {
   demo: boolean;
 }
 
+const newPassword = text('Choose a password of 10 to 200 characters.', { min: 10, max: 200 });
+const ownPassword = text('Enter your password.', { max: 200 });
 const accountName = text('Enter your name, up to 80 letters.', { max: 80 });
 
 export const accountContract = contract<Account>({
@@ -38,12 +59,25 @@ export const signUpContract = contract<SignUp>({
   id: required(id<AccountId>()),
   name: required(accountName),
   email: required(email('Enter your e-mail address, like coach@example.org.')),
-  password: required(text('Choose a password of 10 to 200 characters.', { min: 10, max: 200 })),
+  password: required(newPassword),
 });
 
 export const signInContract = contract<SignIn>({
   email: required(email('Enter the e-mail address you signed up with.')),
-  password: required(text('Enter your password.', { max: 200 })),
+  password: required(ownPassword),
 });
+
+export const passwordChangeContract = contract<PasswordChange>({
+  current: required(ownPassword),
+  password: required(newPassword),
+});
+
+export const passwordResetContract = contract<PasswordReset>({
+  email: required(email('Enter the e-mail address you signed up with.')),
+  code: required(codeRule('Enter the code that the owner of your team gave you.')),
+  password: required(newPassword),
+});
+
+export const confirmationContract = contract<Confirmation>({ password: required(ownPassword) });
 
 export const welcomeContract = contract<Welcome>({ demo: required(flag('true or false')) });

@@ -1,5 +1,5 @@
 import type { Opponent, Person } from '@bradyon/core/people';
-import { describeMisfit, type Reading } from '@bradyon/core/timing';
+import type { Reading } from '@bradyon/core/timing';
 import { USUAL_NEEDED_CHANCE } from '@bradyon/core/steals';
 import type { TeamId } from '@bradyon/core/units';
 import { gateRunContract, type GateRun } from './gates.ts';
@@ -18,16 +18,16 @@ import {
   instant,
   number,
   oneOf,
+  readingOlder,
   required,
   rowsOf,
-  type Contract,
   type Misfit,
 } from './rule.ts';
 import { teamDraftFields, teamMisfit, type TeamDraft } from './teams.ts';
 import { togetherContract, type Together } from './thumb.ts';
 import { readingContract } from './timing.ts';
 
-export const TEAM_FILE_VERSION = 2;
+export const TEAM_FILE_VERSION = 3;
 
 /** A whole team as a file: everything but its staff and the secrets of its devices. */
 export interface TeamFile {
@@ -45,6 +45,20 @@ export interface TeamFile {
   battingOrder: BattingOrder;
 }
 
+/** How far a file has come in: the words to show, and how many rows of how many. */
+export interface ImportProgress {
+  stage: 'reading' | 'checking' | 'saving';
+  done: number;
+  of: number;
+}
+
+const rows = required(number('A count.', { min: 0, max: 2_000_000, whole: true }));
+export const importProgressContract = contract<ImportProgress>({
+  stage: required(oneOf(['reading', 'checking', 'saving'], 'A stage.')),
+  done: rows,
+  of: rows,
+});
+
 /** A team made of a file, under an id of its own. */
 export interface TeamImport {
   id: TeamId;
@@ -54,115 +68,132 @@ export interface TeamImport {
 const { id: _ofTheTeam, ...teamFields } = teamDraftFields;
 const MANY = 200_000;
 
-/** What in a team file does not hang together, or null. */
-function fileMisfit({
-  team,
-  opponents,
-  people,
-  readings,
-  gateRuns,
-  testDives,
-  batting,
-  battingOrder,
-}: TeamFile): Misfit | null {
-  const misfit = teamMisfit(team);
-  if (misfit) return { ...misfit, path: `team.${misfit.path}` };
-  const sides = new Set<string>(opponents.map((opponent) => opponent.id));
-  const known = new Set<string>(people.map((person) => person.id));
-  const taken = new Set<string>(readings.map((reading) => reading.id));
-  const strangers = [
-    people.findIndex(({ opponentId }) => opponentId !== null && !sides.has(opponentId)),
-    readings.findIndex(({ personId }) => !known.has(personId)),
-    gateRuns.findIndex(({ personId }) => !known.has(personId)),
-    testDives.findIndex(({ personId }) => !known.has(personId)),
-    batting.findIndex(({ personId }) => !known.has(personId)),
-    battingOrder.personIds.findIndex((personId) => !known.has(personId)),
-    readings.findIndex(({ movedFrom }) => movedFrom !== null && !taken.has(movedFrom)),
-  ];
-  const paths = [
-    'people',
-    'readings',
-    'gateRuns',
-    'testDives',
-    'batting',
-    'battingOrder.personIds',
-    'readings',
-  ];
-  const stranger = strangers.findIndex((index) => index !== -1);
-  if (stranger !== -1) {
-    return {
-      path: `${paths[stranger] ?? ''}.${String(strangers[stranger])}`,
-      message: 'This belongs to somebody who is not in the file.',
-    };
-  }
-  for (const [index, reading] of readings.entries()) {
-    const fault = describeMisfit(reading);
-    if (fault) return { path: `readings.${String(index)}.${fault.path}`, message: fault.message };
-  }
-  return battingMisfit(batting);
+/** The first of a list whose key stood in it before; -1: none. Null is no key. */
+function firstTwice<T>(rows: readonly T[], keyOf: (row: T) => string | null): number {
+  const seen = new Set<string>();
+  return rows.findIndex((row) => {
+    const key = keyOf(row);
+    if (key === null) return false;
+    if (seen.has(key)) return true;
+    seen.add(key);
+    return false;
+  });
 }
 
-/** Version 1 asked for a margin on the watch instead of a chance, and had neither own constants, leads, test dives nor anything at bat. */
-function fromVersionOne(value: unknown): unknown {
-  const file = value as { version?: unknown; team?: object; people?: unknown } | null;
-  if (file?.version !== 1 || !Array.isArray(file.people)) return value;
-  const { neededMarginSeconds: _margin, ...team } = (file.team ?? {}) as Record<string, unknown>;
+/** Whatever stands in a list of the file under an id that another of the list has. */
+function twiceMisfit(file: TeamFile): Misfit | null {
+  const lists = ['opponents', 'people', 'readings', 'gateRuns', 'together', 'testDives'] as const;
+  for (const name of lists) {
+    const index = firstTwice<{ id: string }>(file[name], ({ id }) => id);
+    if (index !== -1) {
+      return { path: `${name}.${String(index)}.id`, message: 'This id stands here twice.' };
+    }
+  }
+  const shirt = firstTwice(file.people, ({ opponentId, number, retired }) =>
+    retired || number === '' ? null : `${opponentId ?? ''} ${number}`,
+  );
+  if (shirt !== -1) {
+    return {
+      path: `people.${String(shirt)}.number`,
+      message: 'Another player of this side wears this number.',
+    };
+  }
+  for (const [index, { times }] of file.together.entries()) {
+    const time = firstTwice(times, ({ accountId, event }) => `${accountId} ${String(event)}`);
+    if (time !== -1) {
+      return {
+        path: `together.${String(index)}.times.${String(time)}`,
+        message: 'One coach has one time of one pitch.',
+      };
+    }
+  }
+  return null;
+}
+
+/** Whatever belongs to somebody, or stands for something, that is not in the file. */
+function strangerMisfit(file: TeamFile): Misfit | null {
+  const sides = new Set<string>(file.opponents.map((opponent) => opponent.id));
+  const known = new Set<string>(file.people.map((person) => person.id));
+  const taken = new Set<string>(file.readings.map((reading) => reading.id));
+  const isStranger = ({ personId }: { personId: string }): boolean => !known.has(personId);
+  const places: [path: string, index: number][] = [
+    ['people', file.people.findIndex(({ opponentId: o }) => o !== null && !sides.has(o))],
+    ['readings', file.readings.findIndex(isStranger)],
+    ['gateRuns', file.gateRuns.findIndex(isStranger)],
+    ['testDives', file.testDives.findIndex(isStranger)],
+    ['batting', file.batting.findIndex(isStranger)],
+    ['battingOrder.personIds', file.battingOrder.personIds.findIndex((id) => !known.has(id))],
+    ['readings', file.readings.findIndex(({ movedFrom: m }) => m !== null && !taken.has(m))],
+  ];
+  const stranger = places.find(([, index]) => index !== -1);
+  return stranger
+    ? {
+        path: `${stranger[0]}.${String(stranger[1])}`,
+        message: 'This belongs to somebody who is not in the file.',
+      }
+    : null;
+}
+
+/** What in a team file does not hang together, or null. */
+function fileMisfit(file: TeamFile): Misfit | null {
+  return twiceMisfit(file) ?? strangerMisfit(file) ?? battingMisfit(file.batting);
+}
+
+/** Version 1 asked for a margin on the watch instead of a chance, and people had no lead. */
+function teamOfVersionOne({ neededMarginSeconds: _margin, ...team }: Record<string, unknown>) {
+  return { ...team, neededChance: USUAL_NEEDED_CHANCE, levelChanges: {} };
+}
+
+/**
+ * An older file as one of today. Version 2 grew as it went: its first files have nothing at bat, no
+ * order and no sheets of the team's own. Until version 3 a team had no time zone.
+ */
+function fromOlder(value: unknown): unknown {
+  const file = value as { version?: unknown; team?: unknown; people?: unknown } | null;
+  if (file?.version !== 1 && file?.version !== 2) return value;
+  if (typeof file.team !== 'object' || file.team === null || !Array.isArray(file.people)) {
+    return value;
+  }
+  const isFirst = file.version === 1;
+  const team = file.team as Record<string, unknown>;
   return {
-    ...file,
-    version: TEAM_FILE_VERSION,
-    team: { ...team, neededChance: USUAL_NEEDED_CHANCE, levelChanges: {}, playChanges: {} },
-    people: file.people.map((person: object) => ({ ...person, leadFeet: null })),
     testDives: [],
     batting: [],
     battingOrder: { personIds: [] },
+    ...file,
+    version: TEAM_FILE_VERSION,
+    team: { playChanges: {}, timeZone: null, ...(isFirst ? teamOfVersionOne(team) : team) },
+    people: isFirst
+      ? file.people.map((person: object) => ({ ...person, leadFeet: null }))
+      : file.people,
   };
 }
 
-/** Reads older versions too. */
-function readingOlder<T>(strict: Contract<T>, upgrade: (value: unknown) => unknown): Contract<T> {
-  return { ...strict, check: (value) => strict.check(upgrade(value)) };
-}
+const VERSIONS = `This file is of another version. Versions 1 to ${String(TEAM_FILE_VERSION)} are read here.`;
+const only = { min: TEAM_FILE_VERSION, max: TEAM_FILE_VERSION, whole: true };
 
-const newestTeamFile = contract<TeamFile>(
-  {
-    format: required(oneOf(['bradyon-team'], 'Choose a team file that was exported here.')),
-    version: required(
-      number(
-        `This file is of another version. Versions 1 to ${String(TEAM_FILE_VERSION)} are read here.`,
-        {
-          min: TEAM_FILE_VERSION,
-          max: TEAM_FILE_VERSION,
-          whole: true,
-        },
-      ),
-    ),
-    exportedAt: required(instant('Say when the file was made.')),
-    team: required(contract<Omit<TeamDraft, 'id'>>(teamFields)),
-    opponents: required(rowsOf(opponentContract, 1000)),
-    people: required(rowsOf(personContract, 20_000)),
-    readings: required(rowsOf(readingContract, MANY)),
-    gateRuns: required(rowsOf(gateRunContract, MANY)),
-    together: required(rowsOf(togetherContract, 1000)),
-    testDives: required(rowsOf(testDiveContract, MANY)),
-    batting: required(rowsOf(battingContract, 20_000)),
-    battingOrder: required(battingOrderContract),
-  },
-  fileMisfit,
+export const teamFileContract = readingOlder(
+  contract<TeamFile>(
+    {
+      format: required(oneOf(['bradyon-team'], 'Choose a team file that was exported here.')),
+      version: required(number(VERSIONS, only)),
+      exportedAt: required(instant('Say when the file was made.')),
+      team: required(contract<Omit<TeamDraft, 'id'>>(teamFields, teamMisfit)),
+      opponents: required(rowsOf(opponentContract, 1000)),
+      people: required(rowsOf(personContract, 20_000)),
+      readings: required(rowsOf(readingContract, MANY)),
+      gateRuns: required(rowsOf(gateRunContract, MANY)),
+      together: required(rowsOf(togetherContract, 1000)),
+      testDives: required(rowsOf(testDiveContract, MANY)),
+      batting: required(rowsOf(battingContract, 20_000)),
+      battingOrder: required(battingOrderContract),
+    },
+    fileMisfit,
+  ),
+  fromOlder,
 );
 
-export const teamFileContract = readingOlder(newestTeamFile, fromVersionOne);
-
-const newestImport = contract<TeamImport>(
-  { id: required(id<TeamId>()), file: required(newestTeamFile) },
-  ({ file }) => {
-    const misfit = fileMisfit(file);
-    return misfit && { ...misfit, path: `file.${misfit.path}` };
-  },
-);
-
-export const teamImportContract = readingOlder(newestImport, (value) => {
-  const body = value as { file?: unknown } | null;
-  return typeof body === 'object' && body !== null && 'file' in body
-    ? { ...body, file: fromVersionOne(body.file) }
-    : value;
+export const teamImportContract = contract<TeamImport>({
+  id: required(id<TeamId>()),
+  file: required(teamFileContract),
 });

@@ -13,6 +13,7 @@ import {
   required,
   rowsOf,
   text,
+  type Misfit,
 } from './rule.ts';
 
 /** What a device sends: a run through its beams, or the flight of a pitch as radar has it. */
@@ -61,11 +62,20 @@ export interface GateRun {
 }
 
 const beam = contract<Beam>({
-  feet: required(number('Enter where the beam stands, 0 to 400 ft.', { min: 0, max: 400 })),
+  feet: required(
+    number('Enter where the beam stands, 0 to 400 ft.', { min: 0, max: 400, decimals: 2 }),
+  ),
   seconds: required(
-    nullable(number('Enter seconds from the first beam, or null.', { min: 0, max: 60 })),
+    nullable(
+      number('Enter seconds from the first beam, or null.', { min: 0, max: 60, decimals: 3 }),
+    ),
   ),
 });
+
+function beamMisfit(beams: readonly Beam[]): Misfit | null {
+  const message = describeBeamMisfit(beams);
+  return message === null ? null : { path: 'beams', message };
+}
 
 export const gateEventContract = contract<GateEvent>(
   {
@@ -80,6 +90,7 @@ export const gateEventContract = contract<GateEvent>(
       number('Send the flight in seconds, .2 to 1.5: times are kept, not speeds.', {
         min: 0.2,
         max: 1.5,
+        decimals: 3,
       }),
     ),
   },
@@ -92,8 +103,7 @@ export const gateEventContract = contract<GateEvent>(
     if (beams === undefined || seconds !== undefined) {
       return { path: 'beams', message: 'A run needs beams and has no seconds of its own.' };
     }
-    const misfit = describeBeamMisfit(beams);
-    return misfit === null ? null : { path: 'beams', message: misfit };
+    return beamMisfit(beams);
   },
 );
 
@@ -123,11 +133,14 @@ export const atTheGatesContract = contract<AtTheGates>({
   personId: required(nullable(id<PersonId>('Choose somebody of your roster, or nobody.'))),
 });
 
-export const gateRunContract = contract<GateRun>({
-  id: required(id<GateRunId>()),
-  deviceName: required(text('A name.', { max: 40 })),
-  personId: required(id<PersonId>()),
-  takenAt: required(instant('An instant.')),
-  beams: required(rowsOf(beam, 20)),
-});
+export const gateRunContract = contract<GateRun>(
+  {
+    id: required(id<GateRunId>()),
+    deviceName: required(text('A name.', { max: 40 })),
+    personId: required(id<PersonId>()),
+    takenAt: required(instant('An instant.')),
+    beams: required(rowsOf(beam, 20)),
+  },
+  ({ beams }) => beamMisfit(beams),
+);
 export const gateRunsContract = listContract(gateRunContract);

@@ -9,6 +9,7 @@ import {
   type SqueezeOutcomes,
 } from '@bradyon/core/innings';
 import type { PersonId } from '@bradyon/core/units';
+import { versionField, type Kept } from './kept.ts';
 import {
   contract,
   id,
@@ -32,30 +33,32 @@ const count = (what: string) =>
     number(`Enter ${what}, a whole number from 0 to 2000.`, { min: 0, max: 2000, whole: true }),
   );
 
-export const battingContract = contract<BattingRecord>(
-  {
-    personId: required(id<PersonId>()),
-    plateAppearances: count('plate appearances'),
-    hits: count('hits'),
-    doubles: count('doubles'),
-    triples: count('triples'),
-    homeRuns: count('home runs'),
-    walks: count('walks'),
-    strikeouts: count('strikeouts'),
-    reachedOnError: count('times on base by an error'),
-    buntTries: count('sacrifices tried'),
-    buntsGood: count('sacrifices that moved the runner'),
-  },
+const battingFields = {
+  personId: required(id<PersonId>()),
+  plateAppearances: count('plate appearances'),
+  hits: count('hits'),
+  doubles: count('doubles'),
+  triples: count('triples'),
+  homeRuns: count('home runs'),
+  walks: count('walks'),
+  strikeouts: count('strikeouts'),
+  reachedOnError: count('times on base by an error'),
+  buntTries: count('sacrifices tried'),
+  buntsGood: count('sacrifices that moved the runner'),
+};
+export const battingContract = contract<BattingRecord>(battingFields, describeTotalsMisfit);
+export const keptBattingContract = contract<Kept<BattingRecord>>(
+  { ...battingFields, version: versionField },
   describeTotalsMisfit,
 );
-export const battingsContract = listContract(battingContract);
+export const battingsContract = listContract(keptBattingContract);
 
 /** Many seasons at once, as a file brings them; they replace those before. */
 export interface BattingImport {
   batting: BattingRecord[];
 }
 
-/** The first of many whose totals do not go together, or who stands there twice. */
+/** The first of many who stands there twice, or null. */
 export function battingMisfit(batting: readonly BattingRecord[]): Misfit | null {
   const seen = new Set<PersonId>();
   for (const [index, record] of batting.entries()) {
@@ -66,8 +69,6 @@ export function battingMisfit(batting: readonly BattingRecord[]): Misfit | null 
       };
     }
     seen.add(record.personId);
-    const misfit = describeTotalsMisfit(record);
-    if (misfit) return { ...misfit, path: `batting.${String(index)}.${misfit.path}` };
   }
   return null;
 }
@@ -84,8 +85,11 @@ export const MOST_BATTERS = 15;
 export interface BattingOrder {
   personIds: PersonId[];
 }
-export const battingOrderContract = contract<BattingOrder>({
-  personIds: required(listOf(id<PersonId>(), MOST_BATTERS)),
+const orderFields = { personIds: required(listOf(id<PersonId>(), MOST_BATTERS)) };
+export const battingOrderContract = contract<BattingOrder>(orderFields);
+export const keptBattingOrderContract = contract<Kept<BattingOrder>>({
+  ...orderFields,
+  version: versionField,
 });
 
 const share = (what: string) => required(number(`${what}: enter 0 to 100 %.`, { min: 0, max: 1 }));

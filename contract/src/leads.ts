@@ -35,10 +35,10 @@ export const testDiveContract = contract<TestDiveRecord>(
   {
     id: required(id<TestDiveId>()),
     personId: required(id<PersonId>()),
-    leadFeet: required(number('Enter the lead, 1 to 30 ft.', { min: 1, max: 30 })),
+    leadFeet: required(number('Enter the lead, 1 to 30 ft.', { min: 1, max: 30, decimals: 2 })),
     result: required(oneOf(DIVE_RESULTS, 'Say what the dive showed.')),
     inchesShort: required(
-      nullable(number('Enter how many inches short, 1 to 60.', { min: 1, max: 60 })),
+      nullable(number('Enter how many inches short, 1 to 60.', { min: 1, max: 60, decimals: 1 })),
     ),
     takenAt: required(instant('Say when he dived.')),
   },

@@ -1,6 +1,6 @@
 import { HANDS, POSITIONS, SIDES_OF_PLATE, type Opponent, type Person } from '@bradyon/core/people';
-import { IMPORT_ROWS } from './timing.ts';
 import type { OpponentId, PersonId } from '@bradyon/core/units';
+import { versionField, type Kept } from './kept.ts';
 import {
   contract,
   flag,
@@ -14,8 +14,9 @@ import {
   rowsOf,
   text,
 } from './rule.ts';
+import { IMPORT_ROWS } from './timing.ts';
 
-export const personContract = contract<Person>({
+const personFields = {
   id: required(id<PersonId>()),
   opponentId: required(nullable(id<OpponentId>())),
   number: required(
@@ -26,15 +27,22 @@ export const personContract = contract<Person>({
     }),
   ),
   name: required(text('Enter a name, up to 80 letters.', { max: 80 })),
-  throws: required(oneOf(HANDS, 'Choose the hand he throws with.')),
-  bats: required(oneOf(SIDES_OF_PLATE, 'Choose the side he bats from.')),
+  throws: required(oneOf(HANDS, 'Choose the throwing hand.')),
+  bats: required(oneOf(SIDES_OF_PLATE, 'Choose the side of the plate.')),
   positions: required(listOf(oneOf(POSITIONS, 'Choose positions from the list.'), 10)),
   leadFeet: required(
-    nullable(number('Enter his lead, 1 to 30 ft, or leave it empty.', { min: 1, max: 30 })),
+    nullable(
+      number('Enter a lead from 1 to 30 ft, or leave it empty.', { min: 1, max: 30, decimals: 2 }),
+    ),
   ),
-  retired: required(flag('Say whether he is retired.')),
+  retired: required(flag('Say whether this player is retired.')),
+};
+export const personContract = contract<Person>(personFields);
+export const keptPersonContract = contract<Kept<Person>>({
+  ...personFields,
+  version: versionField,
 });
-export const peopleContract = listContract(personContract);
+export const peopleContract = listContract(keptPersonContract);
 
 /** Many people at once, as a file brings them. */
 export interface PeopleImport {
@@ -44,9 +52,14 @@ export const peopleImportContract = contract<PeopleImport>({
   people: required(rowsOf(personContract, IMPORT_ROWS)),
 });
 
-export const opponentContract = contract<Opponent>({
+const opponentFields = {
   id: required(id<OpponentId>()),
   name: required(text("Enter the opponent's name, up to 80 letters.", { max: 80 })),
   retired: required(flag('Say whether they are retired.')),
+};
+export const opponentContract = contract<Opponent>(opponentFields);
+export const keptOpponentContract = contract<Kept<Opponent>>({
+  ...opponentFields,
+  version: versionField,
 });
-export const opponentsContract = listContract(opponentContract);
+export const opponentsContract = listContract(keptOpponentContract);

@@ -6,4 +6,6 @@ export interface Problem {
   status: number;
   detail: string;
   errors: Misfit[];
+  /** What is kept now, when a change was made from something older. */
+  current?: unknown;
 }

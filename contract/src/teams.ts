@@ -9,8 +9,10 @@ import {
   type LevelName,
   type ThrowLimits,
 } from '@bradyon/core/timing';
-import type { AccountId, InviteId, TeamId } from '@bradyon/core/units';
+import { isTimeZone, type AccountId, type InviteId, type TeamId } from '@bradyon/core/units';
+import { codeRule } from './codes.ts';
 import { playChangesRule } from './innings.ts';
+import { versionField, type Kept } from './kept.ts';
 import {
   contract,
   flag,
@@ -43,9 +45,11 @@ export interface TeamDraft {
   playChanges: PlayChanges;
   /** Timed throws of a day. */
   throwLimits: ThrowLimits;
+  /** Whose days they are, such as 'America/Chicago'; null: those of whichever device asks. */
+  timeZone: string | null;
 }
 
-export interface Team extends TeamDraft {
+export interface Team extends Kept<TeamDraft> {
   /** The role of whoever asks. */
   role: Role;
 }
@@ -58,6 +62,8 @@ export interface Member {
 
 export interface InviteDraft {
   id: InviteId;
+  /** Whether several people may join with it; else it is used up by the first. */
+  many: boolean;
 }
 
 /** A fresh invitation. Its code is shown once and kept only as a hash. */
@@ -68,6 +74,11 @@ export interface Invite extends InviteDraft {
 
 export interface OpenInvite extends InviteDraft {
   expiresAt: string;
+}
+
+/** A code with which somebody on the staff sets a new password, once. It is shown once. */
+export interface ResetCode {
+  code: string;
 }
 
 export interface Join {
@@ -131,14 +142,23 @@ export const teamDraftFields = {
   name: required(text("Enter the team's name, up to 80 letters.", { max: 80 })),
   level: required(oneOf(LEVEL_NAMES, 'Choose the level you play at.')),
   ruleset: required(rulesetContract),
-  neededChance: required(number('Enter a chance from 50 to 99 %.', { min: 0.5, max: 0.99 })),
+  neededChance: required(
+    number('Enter a chance from 50 to 99 %.', { min: 0.5, max: 0.99, decimals: 3 }),
+  ),
   levelChanges: required(contract<LevelChanges>(changeFields)),
   playChanges: required(playChangesRule),
   throwLimits: required(contract<ThrowLimits>({ pitcher: throwLimit, catcher: throwLimit })),
+  timeZone: required(
+    nullable(text('Choose a time zone from the list.', { max: 64, pattern: /^[\w+\-/]+$/ })),
+  ),
 };
 
 /** What of a team does not go together, or null. */
-export function teamMisfit({ level, ruleset, playChanges }: Omit<TeamDraft, 'id'>): Misfit | null {
+export function teamMisfit(team: Omit<TeamDraft, 'id'>): Misfit | null {
+  const { level, ruleset, playChanges, timeZone } = team;
+  if (timeZone !== null && !isTimeZone(timeZone)) {
+    return { path: 'timeZone', message: 'Choose a time zone from the list.' };
+  }
   const sheet = describeChangesMisfit(playChanges);
   if (sheet) return { ...sheet, path: `playChanges.${sheet.path}` };
   if (LEVELS[level].sport !== ruleset.sport) {
@@ -158,9 +178,14 @@ export function teamMisfit({ level, ruleset, playChanges }: Omit<TeamDraft, 'id'
 }
 
 export const teamDraftContract = contract<TeamDraft>(teamDraftFields, teamMisfit);
+export const teamChangeContract = contract<Kept<TeamDraft>>(
+  { ...teamDraftFields, version: versionField },
+  teamMisfit,
+);
 
 export const teamContract = contract<Team>({
   ...teamDraftFields,
+  version: versionField,
   role: required(oneOf(ROLES, 'owner or assistant')),
 });
 export const teamsContract = listContract(teamContract);
@@ -173,26 +198,28 @@ export const membersContract = listContract(
   }),
 );
 
-export const inviteDraftContract = contract<InviteDraft>({ id: required(id<InviteId>()) });
+const inviteFields = {
+  id: required(id<InviteId>()),
+  many: required(flag('Say whether several people may use it.')),
+};
+export const inviteDraftContract = contract<InviteDraft>(inviteFields);
 
 export const inviteContract = contract<Invite>({
-  id: required(id<InviteId>()),
+  ...inviteFields,
   code: required(text('A code.', { max: 20 })),
   expiresAt: required(instant('An instant.')),
 });
 
 export const openInvitesContract = listContract(
-  contract<OpenInvite>({
-    id: required(id<InviteId>()),
-    expiresAt: required(instant('An instant.')),
-  }),
+  contract<OpenInvite>({ ...inviteFields, expiresAt: required(instant('An instant.')) }),
 );
+
+export const resetCodeContract = contract<ResetCode>({
+  code: required(text('A code.', { max: 20 })),
+});
 
 export const joinContract = contract<Join>({
   code: required(
-    text('Enter the code you were given: eight letters and figures, like K7QD-93XM.', {
-      max: 12,
-      pattern: /^[\dA-Za-z]{4}[- ]?[\dA-Za-z]{4}$/,
-    }),
+    codeRule('Enter the code you were given: eight letters and figures, like K7QD-93XM.'),
   ),
 });

@@ -36,7 +36,9 @@ const repFields = {
       bag: late,
     }),
   ),
-  frameSeconds: required(number('Enter the step of the picture, 0 to .2 s.', { min: 0, max: 0.2 })),
+  frameSeconds: required(
+    number('Enter the step of the picture, 0 to .2 s.', { min: 0, max: 0.2, decimals: 4 }),
+  ),
 };
 
 export const thumbRepContract = contract<ThumbRepDraft>({
@@ -82,7 +84,9 @@ const togetherFields = {
 };
 const timeFields = {
   event: required(number('Say which event this is, 1 to 500.', { min: 1, max: 500, whole: true })),
-  seconds: required(nullable(number('Enter a time from .1 to 9 s.', { min: 0.1, max: 9 }))),
+  seconds: required(
+    nullable(number('Enter a time from .1 to 9 s.', { min: 0.1, max: 9, decimals: 3 })),
+  ),
 };
 
 export const togetherDraftContract = contract<TogetherDraft>(togetherFields);

@@ -1,6 +1,6 @@
 import path from 'node:path';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type RequestHandler, type Router } from 'express';
 import helmet from 'helmet';
 import type { Pool } from 'pg';
 import type { Logger } from 'pino';
@@ -18,18 +18,32 @@ import { teamThumbRoutes, thumbRoutes, timingRoutes } from './features/timing/in
 import { errorHandler, unknownPath } from './http/errors.ts';
 import { makeReply } from './http/exchange.ts';
 import { sameOriginWrites } from './http/guard.ts';
+import { errorForLog } from './http/log.ts';
 import { sessions, signedIn } from './http/session.ts';
 
+/** Bodies: what a form sends, a batch or an import of rows. Whole teams are read by their own route. */
+const SMALL = express.json({ limit: '16kb' });
+const LARGE = express.json({ limit: '200kb' });
+
+export interface AppParts {
+  pool: Pool;
+  /** A connection for being asked how it is. */
+  probe: Pool;
+  config: Config;
+  logger: Logger;
+}
+
 /** The whole HTTP application. It keeps no state of its own: everything is in the database. */
-export function makeApp(pool: Pool, config: Config, logger: Logger): Express {
+export function makeApp({ pool, probe, config, logger }: AppParts): Express {
   const deps: Deps = { pool, config, logger, reply: makeReply(config.checkReplies) };
   const app = express();
   app.disable('x-powered-by');
+  app.set('trust proxy', config.trustProxy);
   app.use(requestLog(logger), securityHeaders(config), compression());
 
   app.get('/healthz', (_req, res) => void res.type('text').send('ok'));
   app.get('/readyz', async (_req, res) => {
-    await pool.query('select 1');
+    await probe.query('select 1');
     res.type('text').send('ready');
   });
 
@@ -38,24 +52,41 @@ export function makeApp(pool: Pool, config: Config, logger: Logger): Express {
     res.set('Cache-Control', 'no-store');
     next();
   });
-  const json = express.json({ limit: '100kb' });
-  // Devices have a token instead of a session.
-  api.use('/gates', json, gateEventRoutes(deps));
-  api.use(sameOriginWrites, sessions(pool, config));
-  // A whole team is large; only somebody signed in may send so much.
-  api.use('/teams/import', (req, _res, next) => {
+  // Devices have a token instead of a session; it is asked for before their body is read.
+  const mounts: [path: string, router: Router][] = [];
+  const mount = (path: string, router: Router, ...before: RequestHandler[]): void => {
+    mounts.push([`/api${path}`, router]);
+    api.use(path, ...before, router);
+  };
+  mount('/gates', gateEventRoutes(deps, SMALL));
+  api.use(sameOriginWrites, sessions(pool, config, logger));
+  mount('/accounts', accountRoutes(deps), SMALL);
+  // Nothing of a body is read before somebody is signed in.
+  api.use((req, _res, next) => {
     signedIn(req);
     next();
   });
-  api.use('/teams/import', express.json({ limit: '50mb' }));
-  api.use(json);
-  api.use('/accounts', accountRoutes(deps));
-  api.use('/thumbs', thumbRoutes(deps));
-  api.use('/teams', fileRoutes(deps), teamRoutes(deps), peopleRoutes(deps));
-  api.use('/teams', timingRoutes(deps), teamThumbRoutes(deps), leadRoutes(deps), gateRoutes(deps));
-  api.use('/teams', inningsRoutes(deps));
+  mount('/thumbs', thumbRoutes(deps), SMALL);
+  mount('/teams', fileRoutes(deps));
+  api.use('/teams', (req, res, next) => {
+    const read = /\/(readings|import)$/.test(req.path) ? LARGE : SMALL;
+    read(req, res, next);
+  });
+  for (const routes of [
+    teamRoutes,
+    peopleRoutes,
+    timingRoutes,
+    teamThumbRoutes,
+    leadRoutes,
+    inningsRoutes,
+    gateRoutes,
+  ]) {
+    mount('/teams', routes(deps));
+  }
   api.use(unknownPath);
   app.use('/api', api);
+  // What is served where, for the tests that try every route.
+  app.locals['mounts'] = mounts;
 
   serveWeb(app, config.webRoot);
   app.use(unknownPath, errorHandler(logger));
@@ -66,6 +97,7 @@ export function makeApp(pool: Pool, config: Config, logger: Logger): Express {
 function requestLog(logger: Logger) {
   return pinoHttp({
     logger,
+    wrapSerializers: false,
     customLogLevel: (_req, res) => (res.statusCode >= 500 ? 'error' : 'debug'),
     serializers: {
       req: (req: { method: string; url: string }) => ({
@@ -73,6 +105,7 @@ function requestLog(logger: Logger) {
         path: req.url.split('?')[0],
       }),
       res: (res: { statusCode: number }) => ({ status: res.statusCode }),
+      err: errorForLog,
     },
   });
 }

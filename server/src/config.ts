@@ -7,14 +7,20 @@ export interface Config {
   sessionSecret: string;
   /** True behind HTTPS. */
   secureCookies: boolean;
+  /** The proxies in front, as Express takes them: how many, or their addresses; false: none. */
+  trustProxy: number | string | false;
   /** Holds every reply against its contract: in tests and development. */
   checkReplies: boolean;
   /** Folder of the built web application. */
   webRoot: string;
+  /** The built program that brings team files in, beside the server. */
+  importer: string;
+  /** Ends when whoever started it does: its standard input closes then. */
+  endWithParent: boolean;
   logLevel: string;
 }
 
-/** @throws Error naming the variable that is missing or no number */
+/** @throws Error naming the variable that is missing or does not fit */
 export function configFrom(env: Record<string, string | undefined>): Config {
   const need = (name: string): string => {
     const value = env[name];
@@ -29,8 +35,20 @@ export function configFrom(env: Record<string, string | undefined>): Config {
     port,
     sessionSecret: need('SESSION_SECRET'),
     secureCookies: env['SECURE_COOKIES'] === 'true',
+    trustProxy: proxiesFrom(env['TRUST_PROXY']),
     checkReplies: env['CHECK_REPLIES'] === 'true',
     webRoot: need('WEB_ROOT'),
+    importer: env['IMPORTER'] ?? `${import.meta.dirname}/importer.js`,
+    endWithParent: env['END_WITH_PARENT'] === 'true',
     logLevel: env['LOG_LEVEL'] ?? 'info',
   };
+}
+
+/** Trusting everybody would let anybody choose the address that limits count by. */
+function proxiesFrom(text: string | undefined): Config['trustProxy'] {
+  if (!text) return false;
+  if (text === 'true') {
+    throw new Error('Set TRUST_PROXY to how many proxies are in front, or to their addresses.');
+  }
+  return /^\d+$/.test(text) ? Number(text) : text;
 }

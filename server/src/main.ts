@@ -1,30 +1,44 @@
-import { pino } from 'pino';
 import { makeApp } from './app.ts';
 import { configFrom } from './config.ts';
 import { makePool } from './db/pool.ts';
+import { makeLogger } from './http/log.ts';
+import { stopServer } from './http/stop.ts';
 
 const config = configFrom(process.env);
-const logger = pino({ level: config.logLevel });
-const pool = makePool(config.databaseUrl);
-// An idle connection that dies (the database restarted) is replaced by the pool at the next query.
-pool.on('error', (error) => {
+const logger = makeLogger(config.logLevel);
+const onLost = (error: Error): void => {
   logger.warn({ err: error }, 'a database connection was lost');
-});
+};
+const pool = makePool(config.databaseUrl, { onLost });
+// Its own connection, so that being asked how it is never waits behind the work.
+const probe = makePool(config.databaseUrl, { max: 1, statementMs: 2000, onLost });
 
-const server = makeApp(pool, config, logger).listen(config.port, config.host, (failed) => {
-  if (failed) {
-    logger.fatal({ err: failed }, `port ${String(config.port)} cannot be used`);
-    process.exit(1);
-  }
-  logger.info(`listening on http://${config.host}:${String(config.port)}`);
-});
+const server = makeApp({ pool, probe, config, logger }).listen(
+  config.port,
+  config.host,
+  (failed) => {
+    if (failed) {
+      logger.fatal({ err: failed }, `port ${String(config.port)} cannot be used`);
+      process.exit(1);
+    }
+    logger.info(`listening on http://${config.host}:${String(config.port)}`);
+  },
+);
+server.headersTimeout = 15_000;
+server.requestTimeout = 120_000;
+
+const POOL_END_MS = 2000;
+let stopping: Promise<void> | undefined;
 
 /** Lets running requests end, then the connections. */
 function stop(): void {
-  server.close(() => {
-    void pool.end().then(() => process.exit(0));
-  });
-  server.closeIdleConnections();
+  stopping ??= (async () => {
+    await stopServer(server);
+    const ended = Promise.all([pool.end(), probe.end()]);
+    await Promise.race([ended, new Promise((done) => setTimeout(done, POOL_END_MS))]);
+    process.exit(0);
+  })();
 }
-process.once('SIGTERM', stop);
-process.once('SIGINT', stop);
+process.on('SIGTERM', stop);
+process.on('SIGINT', stop);
+if (config.endWithParent) process.stdin.on('end', stop).on('error', stop).resume();

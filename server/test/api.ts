@@ -4,10 +4,11 @@ import type { Account } from '@bradyon/contract/accounts';
 import type { BattingRecord } from '@bradyon/contract/innings';
 import type { TestDiveRecord } from '@bradyon/contract/leads';
 import type { Problem } from '@bradyon/contract/problem';
-import type { Team, TeamDraft } from '@bradyon/contract/teams';
+import type { Invite, Team, TeamDraft } from '@bradyon/contract/teams';
+import type { ReadingsPage, StepAnswers } from '@bradyon/contract/timing';
 import type { Opponent, Person } from '@bradyon/core/people';
 import { PRESETS } from '@bradyon/core/rules';
-import type { ReadingDraft } from '@bradyon/core/timing';
+import type { Reading, ReadingDraft } from '@bradyon/core/timing';
 import type {
   AccountId,
   OpponentId,
@@ -16,6 +17,7 @@ import type {
   TeamId,
   TestDiveId,
 } from '@bradyon/core/units';
+import type { Express } from 'express';
 import type pg from 'pg';
 import { pino } from 'pino';
 import { inject, onTestFinished } from 'vitest';
@@ -45,6 +47,7 @@ export interface Client {
 
 export interface Api {
   url: string;
+  application: Express;
   /** As the application: row-level security applies. */
   app: pg.Pool;
   /** As the owner of the tables: sees everything. */
@@ -56,25 +59,31 @@ export interface Api {
 }
 
 /** The whole application on a database of its own, reached over HTTP. */
-export async function startApi(): Promise<Api> {
+export async function startApi(settings: Record<string, string> = {}): Promise<Api> {
   const cluster = inject('cluster');
   const database = `test_${randomUUID().replaceAll('-', '')}`;
   const urls = await prepareDatabase(cluster, database, migrationsBeside(import.meta.url, '..'));
   const app = makePool(urls.app);
+  const probe = makePool(urls.app, { max: 1 });
   const owner = makePool(urls.owner);
   const config = configFrom({
     DATABASE_URL: urls.app,
     SESSION_SECRET: randomUUID(),
     WEB_ROOT: import.meta.dirname,
     CHECK_REPLIES: 'true',
+    IMPORTER: inject('importer'),
+    ...settings,
   });
-  const server = makeApp(app, config, pino({ level: 'silent' })).listen(0, '127.0.0.1');
+  const logger = pino({ level: process.env['SERVER_LOG'] ?? 'silent' });
+  const application = makeApp({ pool: app, probe, config, logger });
+  const server = application.listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   const url = `http://127.0.0.1:${String((server.address() as AddressInfo).port)}`;
 
   const client = (): Client => makeClient(url);
   return {
     url,
+    application,
     app,
     owner,
     client,
@@ -88,15 +97,25 @@ export async function startApi(): Promise<Api> {
     async stop() {
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
-      await Promise.all([app.end(), owner.end()]);
+      await Promise.all([app.end(), probe.end(), owner.end()]);
       await dropDatabase(cluster.adminUrl, database);
     },
   };
 }
 
 function makeClient(url: string): Client {
+  const jar = new Map<string, string>();
   const own: Client = {
-    cookie: null,
+    get cookie() {
+      return jar.size === 0 ? null : [...jar].map(([name, value]) => `${name}=${value}`).join('; ');
+    },
+    set cookie(text) {
+      jar.clear();
+      for (const pair of text?.split('; ') ?? []) {
+        const cut = pair.indexOf('=');
+        jar.set(pair.slice(0, cut), pair.slice(cut + 1));
+      }
+    },
     async call<T>(method: string, path: string, body?: unknown, headers = {}) {
       const response = await fetch(url + path, {
         method,
@@ -109,8 +128,13 @@ function makeClient(url: string): Client {
           ? {}
           : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
       });
-      const set = response.headers.get('set-cookie');
-      if (set) own.cookie = set.split(';')[0] ?? null;
+      for (const set of response.headers.getSetCookie()) {
+        const [pair = '', ...attributes] = set.split(';');
+        const cut = pair.indexOf('=');
+        const isGone = attributes.some((each) => /expires=Thu, 01 Jan 1970/i.test(each));
+        if (isGone) jar.delete(pair.slice(0, cut));
+        else jar.set(pair.slice(0, cut), pair.slice(cut + 1));
+      }
       const text = await response.text();
       const parsed: unknown =
         text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : text;
@@ -144,6 +168,7 @@ export function aTeam(parts: Partial<TeamDraft> = {}): TeamDraft {
     levelChanges: {},
     playChanges: {},
     throwLimits: { pitcher: null, catcher: null },
+    timeZone: null,
     ...parts,
   };
 }
@@ -219,6 +244,34 @@ export function aDelivery(personId: PersonId, parts: Partial<ReadingDraft> = {})
     takenAt: '2031-05-01T17:30:00.000Z',
     ...parts,
   };
+}
+
+/** Adds readings the way a device does, in one request; each is answered by itself. */
+export async function tap(client: Client, base: string, ...drafts: ReadingDraft[]) {
+  const steps = drafts.map((draft) => ({ step: 'add', draft }));
+  const { body } = await client.call<StepAnswers>('POST', `${base}/readings`, { steps });
+  return body.answers;
+}
+
+/** Everything timed of a team, page by page. */
+export async function readingsIn(client: Client, base: string): Promise<Reading[]> {
+  const all: Reading[] = [];
+  for (let since = 0, more = true; more;) {
+    const path = `${base}/readings?since=${String(since)}`;
+    const { body } = await client.call<ReadingsPage>('GET', path);
+    all.push(...body.readings);
+    ({ next: since, more } = body);
+  }
+  return all;
+}
+
+/** Somebody new on the staff of a team. */
+export async function anAssistant(api: Api, coach: Client, base: string, name = 'Teo') {
+  const draft = { id: randomUUID(), many: false };
+  const { body } = await coach.call<Invite>('POST', `${base}/invites`, draft);
+  const assistant = await api.coach(name);
+  await assistant.call('POST', '/api/teams/join', { code: body.code });
+  return assistant;
 }
 
 /** A coach with a team, one opponent and their pitcher. */

@@ -7,7 +7,7 @@ import { judgeSteal, pitchesFor, stealKinds } from '@bradyon/core/steals';
 import { calibrationsOf, daysSince, OLD_AFTER_DAYS, type Reading } from '@bradyon/core/timing';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { loadDemo } from '../src/demo/load.ts';
-import { startApi, type Api, type Client } from './api.ts';
+import { readingsIn, startApi, type Api, type Client } from './api.ts';
 
 const TODAY = new Date('2031-05-20T12:00:00Z');
 const DAY_MS = 24 * 60 * 60 * 1000;
@@ -30,7 +30,7 @@ async function worldOf(team: Team) {
   return {
     opponents: await get<Opponent>('opponents'),
     people: await get<Person>('people'),
-    readings: await get<Reading>('readings'),
+    readings: await readingsIn(client, `/api/teams/${team.id}`),
   };
 }
 

@@ -3,7 +3,6 @@ import type { TeamFile } from '@bradyon/contract/files';
 import type { Team } from '@bradyon/contract/teams';
 import type { Imported } from '@bradyon/contract/timing';
 import type { Person } from '@bradyon/core/people';
-import type { Reading } from '@bradyon/core/timing';
 import type { ReadingId } from '@bradyon/core/units';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { loadDemo } from '../src/demo/load.ts';
@@ -12,8 +11,11 @@ import {
   aPerson,
   aSeason,
   aSeasonAtBat,
+  anAssistant,
+  readingsIn,
   startApi,
   startApiForTest,
+  tap,
   type Api,
 } from './api.ts';
 
@@ -49,7 +51,7 @@ describe('a whole team as a file', () => {
 
   it('is made whole or not at all, with the reason', async () => {
     const { coach, base, pitcher } = await aSeason(api);
-    await coach.call('POST', `${base}/readings`, aDelivery(pitcher.id));
+    await tap(coach, base, aDelivery(pitcher.id));
     const { body: file } = await coach.call<TeamFile>('GET', `${base}/export`);
     const count = async () => (await coach.call<Team[]>('GET', '/api/teams')).body.length;
     const before = await count();
@@ -67,9 +69,10 @@ describe('a whole team as a file', () => {
     expect((await send({ batting: twice })).problem.errors).toMatchObject([
       { path: 'file.batting.1' },
     ]);
-    // Two players with one number: only the database sees it.
     const twins = [...file.people, { ...pitcher, id: randomUUID() }];
-    expect((await send({ people: twins })).status).toBe(409);
+    expect((await send({ people: twins })).problem.errors).toMatchObject([
+      { path: 'file.people.1.number' },
+    ]);
     expect(await count()).toBe(before);
     expect(
       (await coach.call('POST', '/api/teams/import', { id: base.split('/')[3], file })).status,
@@ -78,11 +81,7 @@ describe('a whole team as a file', () => {
 
   it('is for the owner only', async () => {
     const { coach, base } = await aSeason(api);
-    const { body } = await coach.call<{ code: string }>('POST', `${base}/invites`, {
-      id: randomUUID(),
-    });
-    const assistant = await api.coach('Teo');
-    await assistant.call('POST', '/api/teams/join', { code: body.code });
+    const assistant = await anAssistant(api, coach, base);
     expect((await assistant.call('GET', `${base}/export`)).status).toBe(403);
   });
 });
@@ -121,17 +120,13 @@ describe('deleting somebody', () => {
   it('removes him and everything timed of him for good, and only an owner may', async () => {
     const { coach, base, pitcher } = await aSeason(api);
     const reading = aDelivery(pitcher.id);
-    await coach.call('POST', `${base}/readings`, reading);
-    const { body } = await coach.call<{ code: string }>('POST', `${base}/invites`, {
-      id: randomUUID(),
-    });
-    const assistant = await api.coach('Teo');
-    await assistant.call('POST', '/api/teams/join', { code: body.code });
+    await tap(coach, base, reading);
+    const assistant = await anAssistant(api, coach, base);
     const path = `${base}/people/${pitcher.id}`;
     expect((await assistant.call('DELETE', path)).status).toBe(403);
-    expect((await coach.call<Reading[]>('GET', `${base}/readings`)).body).toHaveLength(1);
+    expect(await readingsIn(coach, base)).toHaveLength(1);
     expect((await coach.call('DELETE', path)).status).toBe(204);
-    expect((await coach.call('GET', `${base}/readings`)).body).toEqual([]);
+    expect(await readingsIn(coach, base)).toEqual([]);
     expect((await coach.call('GET', `${base}/people`)).body).toEqual([]);
     expect((await coach.call('DELETE', path)).status).toBe(404);
     const left = await api.owner.query('select 1 from readings where id = $1', [reading.id]);
@@ -144,21 +139,18 @@ describe('deleting somebody', () => {
 describe('a reading moved to whom it belonged', () => {
   it('keeps who timed it and where it came from', async () => {
     const { coach, base, pitcher } = await aSeason(api);
-    const { body } = await coach.call<{ code: string }>('POST', `${base}/invites`, {
-      id: randomUUID(),
-    });
-    const assistant = await api.coach('Teo');
-    await assistant.call('POST', '/api/teams/join', { code: body.code });
+    const assistant = await anAssistant(api, coach, base);
     const other = aPerson({ opponentId: pitcher.opponentId, number: '31', name: 'Noel Bexley' });
     await coach.call('POST', `${base}/people`, other);
     const first = aDelivery(pitcher.id);
-    await assistant.call('POST', `${base}/readings`, first);
+    await tap(assistant, base, first);
     const moved = aDelivery(other.id, { movedFrom: first.id });
-    const kept = await coach.call<Reading>('POST', `${base}/readings`, moved);
-    expect(kept).toMatchObject({ status: 201, body: { timedByName: 'Teo', movedFrom: first.id } });
+    const reading = { timedByName: 'Teo', movedFrom: first.id };
+    expect(await tap(coach, base, moved)).toMatchObject([{ ok: true, reading }]);
+    expect(await readingsIn(coach, base)).toMatchObject([{ id: first.id }, reading]);
     const lost = aDelivery(other.id, { movedFrom: randomUUID() as ReadingId });
-    expect((await coach.call('POST', `${base}/readings`, lost)).problem.errors).toMatchObject([
-      { path: 'movedFrom' },
+    expect(await tap(coach, base, lost)).toMatchObject([
+      { ok: false, status: 422, errors: [{ path: 'draft.movedFrom' }] },
     ]);
   });
 });

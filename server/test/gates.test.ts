@@ -1,9 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { GateAnswer, GateEvent, GateRun, NewGateDevice } from '@bradyon/contract/gates';
-import type { Reading } from '@bradyon/core/timing';
 import type { GateRunId } from '@bradyon/core/units';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { aPerson, aSeason, startApi, type Api } from './api.ts';
+import { aPerson, aSeason, readingsIn, startApi, type Api } from './api.ts';
 
 let api: Api;
 beforeAll(async () => {
@@ -32,7 +31,7 @@ async function aPractice() {
     api.client().call<GateAnswer>('POST', '/api/gates/events', event, {
       Authorization: `Bearer ${token}`,
     });
-  const readings = async () => (await coach.call<Reading[]>('GET', `${base}/readings`)).body;
+  const readings = () => readingsIn(coach, base);
   return { ...season, runner, device: body, send, readings };
 }
 

@@ -13,12 +13,22 @@ describe('a season at bat', () => {
   it('is kept, replaced by the next, and taken back', async () => {
     const { coach, base, pitcher } = await aSeason(api);
     const path = `${base}/batting/${pitcher.id}`;
-    const first = aSeasonAtBat(pitcher.id);
-    expect((await coach.call('PUT', path, first)).body).toEqual(first);
-    const later = { ...first, plateAppearances: 64, hits: 17 };
-    expect((await coach.call('PUT', path, later)).body).toEqual(later);
+    const first = { ...aSeasonAtBat(pitcher.id), version: 0 };
+    expect((await coach.call('PUT', path, first)).body).toEqual({ ...first, version: 1 });
+    const later = { ...first, plateAppearances: 64, hits: 17, version: 1 };
+    expect((await coach.call('PUT', path, later)).body).toEqual({ ...later, version: 2 });
     const list = async () => (await coach.call<BattingRecord[]>('GET', `${base}/batting`)).body;
-    expect(await list()).toEqual([later]);
+    expect(await list()).toEqual([{ ...later, version: 2 }]);
+    // Made from what was there before: nothing is put back, and it says what is there now.
+    for (const stale of [first, { ...first, version: 1 }]) {
+      const refused = await coach.call('PUT', path, stale);
+      expect(refused).toMatchObject({
+        status: 409,
+        problem: { current: { hits: 17, version: 2 } },
+      });
+      expect(refused.problem.errors).toContainEqual({ path: 'hits', message: 'It is now 17.' });
+    }
+    expect(await list()).toEqual([{ ...later, version: 2 }]);
     expect((await coach.call('DELETE', path)).status).toBe(204);
     expect(await list()).toEqual([]);
   });
@@ -26,12 +36,18 @@ describe('a season at bat', () => {
   it('has to go together, and to be of somebody', async () => {
     const { coach, base, pitcher } = await aSeason(api);
     const path = `${base}/batting/${pitcher.id}`;
-    const wrong = await coach.call('PUT', path, aSeasonAtBat(pitcher.id, { hits: 2 }));
+    const wrong = await coach.call('PUT', path, {
+      ...aSeasonAtBat(pitcher.id, { hits: 2 }),
+      version: 0,
+    });
     expect([wrong.status, wrong.problem.errors]).toMatchObject([422, [{ path: 'hits' }]]);
     const stranger = aPerson().id;
-    const nobody = await coach.call('PUT', `${base}/batting/${stranger}`, aSeasonAtBat(stranger));
+    const nobody = await coach.call('PUT', `${base}/batting/${stranger}`, {
+      ...aSeasonAtBat(stranger),
+      version: 0,
+    });
     expect(nobody.problem.errors).toMatchObject([{ path: 'personId' }]);
-    const other = await coach.call('PUT', path, aSeasonAtBat(stranger));
+    const other = await coach.call('PUT', path, { ...aSeasonAtBat(stranger), version: 0 });
     expect(other.status).toBe(404);
   });
 
@@ -51,7 +67,8 @@ describe('a season at bat', () => {
 
   it('goes with the person it is of', async () => {
     const { coach, base, pitcher } = await aSeason(api);
-    await coach.call('PUT', `${base}/batting/${pitcher.id}`, aSeasonAtBat(pitcher.id));
+    const season = { ...aSeasonAtBat(pitcher.id), version: 0 };
+    await coach.call('PUT', `${base}/batting/${pitcher.id}`, season);
     expect((await coach.call('DELETE', `${base}/people/${pitcher.id}`)).status).toBe(204);
     expect((await coach.call('GET', `${base}/batting`)).body).toEqual([]);
   });
@@ -63,27 +80,32 @@ describe('the order at bat', () => {
     const other = (await coach.call<Person>('POST', `${base}/people`, aPerson({ number: '9' })))
       .body;
     const path = `${base}/batting-order`;
-    expect((await coach.call('GET', path)).body).toEqual({ personIds: [] });
-    const order = { personIds: [other.id, pitcher.id] };
-    expect((await coach.call('PUT', path, order)).body).toEqual(order);
-    const turned = { personIds: [pitcher.id, other.id] };
+    expect((await coach.call('GET', path)).body).toEqual({ personIds: [], version: 0 });
+    const order = { personIds: [other.id, pitcher.id], version: 0 };
+    expect((await coach.call('PUT', path, order)).body).toEqual({ ...order, version: 1 });
+    const turned = { personIds: [pitcher.id, other.id], version: 1 };
     await coach.call('PUT', path, turned);
-    expect((await coach.call('GET', path)).body).toEqual(turned);
+    const kept = { ...turned, version: 2 };
+    expect((await coach.call('GET', path)).body).toEqual(kept);
 
-    // Dragged twice in a row, both arrive at once: one after the other, and neither fails.
-    const both = [order, turned, order, turned].map((each) => coach.call('PUT', path, each));
-    expect((await Promise.all(both)).map(({ status }) => status)).toEqual([200, 200, 200, 200]);
-    await coach.call('PUT', path, turned);
+    // Dragged on four devices at once: one is first, the others learn that they were made from less.
+    const all = [order, turned, order, turned].map((each) =>
+      coach.call('PUT', path, { ...each, version: 2 }),
+    );
+    const statuses = (await Promise.all(all)).map(({ status }) => status);
+    expect(statuses.toSorted()).toEqual([200, 409, 409, 409]);
+    expect((await coach.call('PUT', path, { ...turned, version: 3 })).status).toBe(200);
 
-    const stranger = await coach.call('PUT', path, { personIds: [aPerson().id] });
+    const stranger = await coach.call('PUT', path, { personIds: [aPerson().id], version: 4 });
     expect([stranger.status, stranger.problem.errors]).toMatchObject([
       422,
       [{ path: 'personIds' }],
     ]);
-    expect((await coach.call('PUT', path, { personIds: [other.id, other.id] })).status).toBe(422);
-    expect((await coach.call('GET', path)).body).toEqual(turned);
+    const twice = { personIds: [other.id, other.id], version: 4 };
+    expect((await coach.call('PUT', path, twice)).status).toBe(422);
+    expect((await coach.call('GET', path)).body).toEqual({ ...turned, version: 4 });
 
     await coach.call('DELETE', `${base}/people/${pitcher.id}`);
-    expect((await coach.call('GET', path)).body).toEqual({ personIds: [other.id] });
+    expect((await coach.call('GET', path)).body).toMatchObject({ personIds: [other.id] });
   });
 });

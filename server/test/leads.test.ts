@@ -51,10 +51,13 @@ describe('test dives', () => {
 });
 
 describe('a runner’s own lead', () => {
-  it('is kept with him, to the tenth of a foot', async () => {
+  it('is kept as it was sent', async () => {
     const { coach, base, pitcher } = await aSeason(api);
-    const led = { ...pitcher, leadFeet: 12.5 };
-    expect((await coach.call('PUT', `${base}/people/${pitcher.id}`, led)).body).toEqual(led);
+    const led = { ...pitcher, leadFeet: 11.25, version: 1 };
+    expect((await coach.call('PUT', `${base}/people/${pitcher.id}`, led)).body).toEqual({
+      ...led,
+      version: 2,
+    });
     const far = await coach.call('PUT', `${base}/people/${pitcher.id}`, { ...led, leadFeet: 90 });
     expect(far.problem.errors).toMatchObject([{ path: 'leadFeet' }]);
   });

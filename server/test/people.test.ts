@@ -18,7 +18,7 @@ describe('the roster', () => {
       body: player,
     });
     const { body } = await coach.call<Person[]>('GET', `${base}/people`);
-    expect(body.filter(({ id }) => id === player.id)).toEqual([player]);
+    expect(body.filter(({ id }) => id === player.id)).toEqual([{ ...player, version: 1 }]);
     const other = { ...player, name: 'Somebody Else' };
     expect((await coach.call('POST', `${base}/people`, other)).status).toBe(409);
   });
@@ -31,10 +31,17 @@ describe('the roster', () => {
     const same = aPerson({ number: '12', name: 'Ines Okafor' });
     expect((await send(same)).problem.errors[0]).toMatchObject({ path: 'number' });
     expect((await send({ ...same, opponentId: opponent.id })).status).toBe(201);
-    await coach.call('PUT', `${base}/people/${first.id}`, { ...first, retired: true });
+    await coach.call('PUT', `${base}/people/${first.id}`, {
+      ...first,
+      retired: true,
+      version: 1,
+    });
     expect((await send(aPerson({ number: '12', name: 'Ines Okafor' }))).status).toBe(201);
-    const back = await coach.call('PUT', `${base}/people/${first.id}`, first);
-    expect(back).toMatchObject({ status: 409 });
+    const back = await coach.call('PUT', `${base}/people/${first.id}`, {
+      ...first,
+      version: 2,
+    });
+    expect(back).toMatchObject({ status: 409, problem: { errors: [{ path: 'number' }] } });
   });
 
   it('lets any number of players be without a number', async () => {
@@ -47,7 +54,7 @@ describe('the roster', () => {
 
   it('does not move a player to the other side', async () => {
     const { coach, base, pitcher } = await aSeason(api);
-    const moved = { ...pitcher, opponentId: null };
+    const moved = { ...pitcher, opponentId: null, version: 1 };
     expect((await coach.call('PUT', `${base}/people/${pitcher.id}`, moved)).status).toBe(404);
   });
 });
@@ -55,9 +62,20 @@ describe('the roster', () => {
 describe('opponents', () => {
   it('can be renamed and retired, and no two have one name', async () => {
     const { coach, base, opponent } = await aSeason(api);
-    const renamed = { ...opponent, name: 'Gannet Point Haddocks', retired: true };
+    const renamed = { ...opponent, name: 'Gannet Point Haddocks', retired: true, version: 1 };
     expect((await coach.call('PUT', `${base}/opponents/${opponent.id}`, renamed)).status).toBe(200);
-    expect((await coach.call<Opponent[]>('GET', `${base}/opponents`)).body).toEqual([renamed]);
+    expect((await coach.call<Opponent[]>('GET', `${base}/opponents`)).body).toEqual([
+      { ...renamed, version: 2 },
+    ]);
+    // A colleague who had the page open from before takes nothing back.
+    const stale = await coach.call('PUT', `${base}/opponents/${opponent.id}`, {
+      ...renamed,
+      name: 'Millrace',
+    });
+    expect(stale).toMatchObject({
+      status: 409,
+      problem: { current: { name: 'Gannet Point Haddocks', version: 2 } },
+    });
     const twin = anOpponent({ name: 'gannet point HADDOCKS' });
     expect((await coach.call('POST', `${base}/opponents`, twin)).problem.errors[0]).toMatchObject({
       path: 'name',

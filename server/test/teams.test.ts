@@ -48,7 +48,12 @@ describe('making a team', () => {
       ruleset: { ...draft.ruleset, innings: 5, runRuleRuns: 12, pickLimit: 3 },
     };
     expect((await coach.call('PUT', base, edited)).status).toBe(200);
-    expect((await coach.call('GET', base)).body).toEqual({ ...edited, role: 'owner' });
+    expect((await coach.call('GET', base)).body).toEqual({ ...edited, role: 'owner', version: 2 });
+    // A tab that was left open with the old rules does not put them back.
+    const stale = await coach.call('PUT', base, { ...draft, name: 'Skuas' });
+    expect(stale.status).toBe(409);
+    expect(stale.problem.current).toMatchObject({ neededChance: 0.7, version: 2 });
+    expect((await coach.call('GET', base)).body).toEqual({ ...edited, role: 'owner', version: 2 });
   });
 
   it('keeps its own sheets of how the game goes, and refuses one that does not add up', async () => {
@@ -58,7 +63,8 @@ describe('making a team', () => {
     const own = { ...draft, playChanges: { squeeze } };
     expect((await coach.call('PUT', base, own)).status).toBe(200);
     expect((await coach.call<Team>('GET', base)).body.playChanges).toEqual({ squeeze });
-    const send = (playChanges: object) => coach.call('PUT', base, { ...draft, playChanges });
+    const send = (playChanges: object) =>
+      coach.call('PUT', base, { ...draft, version: 2, playChanges });
     const lacking = await send({ squeeze: { ...squeeze, scored: 0.5 } });
     expect([lacking.status, lacking.problem.errors]).toMatchObject([
       422,
@@ -76,6 +82,7 @@ describe('the staff', () => {
     const season = await aSeason(api);
     const { body: invite } = await season.coach.call<Invite>('POST', `${season.base}/invites`, {
       id: randomUUID(),
+      many: true,
     });
     const assistant = await api.coach('Assistant');
     const joined = await assistant.call<Team>('POST', '/api/teams/join', {
@@ -96,9 +103,9 @@ describe('the staff', () => {
     const { role: _, ...draft } = team;
     expect((await assistant.call('GET', `${base}/people`)).status).toBe(200);
     expect((await assistant.call('PUT', base, draft)).status).toBe(403);
-    expect((await assistant.call('POST', `${base}/invites`, { id: randomUUID() })).status).toBe(
-      403,
-    );
+    expect(
+      (await assistant.call('POST', `${base}/invites`, { id: randomUUID(), many: false })).status,
+    ).toBe(403);
     expect((await assistant.call('GET', `${base}/invites`)).status).toBe(403);
   });
 

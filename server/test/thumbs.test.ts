@@ -25,7 +25,10 @@ function aRep(parts: Partial<ThumbRepDraft> = {}): ThumbRepDraft {
 async function aStaff() {
   const season = await aSeason(api);
   const { coach, base } = season;
-  const { body } = await coach.call<Invite>('POST', `${base}/invites`, { id: randomUUID() });
+  const { body } = await coach.call<Invite>('POST', `${base}/invites`, {
+    id: randomUUID(),
+    many: false,
+  });
   const assistant = await api.coach('Teo');
   await assistant.call<Team>('POST', '/api/teams/join', { code: body.code });
   return { ...season, assistant };

@@ -1,4 +1,5 @@
 export { BASES, TARGET_BASES, type Base, type TargetBase } from './bases.ts';
+export { dayIn, isTimeZone } from './days.ts';
 export type {
   AccountId,
   GateDeviceId,

@@ -1,4 +1,4 @@
-import type { ClientBase, Pool } from 'pg';
+import { DatabaseError, type ClientBase, type Pool } from 'pg';
 import type { Sql } from 'sql-template-tag';
 
 /** A connection inside a transaction. */
@@ -23,11 +23,45 @@ export async function one<Row extends object>(tx: Tx, query: Sql): Promise<Row> 
   return row;
 }
 
-/** Runs the work in one transaction: all of it is kept, or none. */
-export async function inTransaction<T>(pool: Pool, work: (tx: Tx) => Promise<T>): Promise<T> {
+/** Two that waited for each other, or read what the other changed: one of them only has to begin again. */
+const COLLISIONS = ['40P01', '40001'];
+const MOST_TRIES = 4;
+
+const collided = (error: unknown): boolean =>
+  error instanceof DatabaseError && COLLISIONS.includes(error.code ?? '');
+
+/**
+ * Runs the work in one transaction: all of it is kept, or none. It may be run again from its
+ * beginning, so it does nothing but query.
+ * @param kind `snapshot`: reads only, and everything as it was at one moment
+ */
+export async function inTransaction<T>(
+  pool: Pool,
+  work: (tx: Tx) => Promise<T>,
+  kind: 'usual' | 'snapshot' = 'usual',
+): Promise<T> {
+  for (let tries = 1; ; tries += 1) {
+    try {
+      return await runOnce(pool, work, kind);
+    } catch (error) {
+      if (tries === MOST_TRIES || !collided(error)) throw error;
+    }
+  }
+}
+
+const BEGIN = {
+  usual: 'begin',
+  snapshot: 'begin isolation level repeatable read read only',
+} as const;
+
+async function runOnce<T>(
+  pool: Pool,
+  work: (tx: Tx) => Promise<T>,
+  kind: keyof typeof BEGIN,
+): Promise<T> {
   const client = await pool.connect();
   try {
-    await client.query('begin');
+    await client.query(BEGIN[kind]);
     const result = await work(client);
     await client.query('commit');
     client.release();

@@ -26,13 +26,23 @@ export function inTeam<T>(
   accountId: AccountId,
   teamId: TeamId,
   work: (tx: Tx, role: Role) => Promise<T>,
+  kind: 'usual' | 'snapshot' = 'usual',
 ): Promise<T> {
-  return inTransaction(pool, async (tx) => {
+  const scoped = async (tx: Tx): Promise<T> => {
     const { role } = await one<{ role: Role | null }>(
       tx,
       sql`select enter_team(${accountId}, ${teamId}) as role`,
     );
     if (role === null) throw notFound('There is no such team among yours.');
     return work(tx, role);
-  });
+  };
+  return inTransaction(pool, scoped, kind);
+}
+
+/**
+ * Waits until no other transaction holds this lock of the team in scope: what replaces or adds many
+ * rows at once takes it first, so that two of them never wait for each other's rows.
+ */
+export async function lockTeam(tx: Tx): Promise<void> {
+  await tx.query(sql`select pg_advisory_xact_lock(hashtextextended(app_team()::text, 0))`);
 }

@@ -23,7 +23,7 @@ export interface DemoPerson {
   slipped?: true;
 }
 
-interface DemoTeam {
+export interface DemoTeam {
   name: string;
   preset: PresetName;
   level: LevelName;

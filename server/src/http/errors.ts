@@ -31,9 +31,12 @@ export function errorHandler(logger: Logger): ErrorRequestHandler {
 }
 
 function send(res: Response, problem: Problem): void {
-  const { status, title, detail, errors, retryAfterSeconds } = problem;
+  const { status, title, detail, errors, retryAfterSeconds, current } = problem;
   if (retryAfterSeconds !== undefined) res.set('Retry-After', String(retryAfterSeconds));
-  res.status(status).type('application/problem+json').json({ title, status, detail, errors });
+  res
+    .status(status)
+    .type('application/problem+json')
+    .json({ title, status, detail, errors, current });
 }
 
 /** Express and its body parser mark what the client did wrong with a status of their own. */

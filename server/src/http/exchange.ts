@@ -4,11 +4,16 @@ import type { Id } from '@bradyon/core/units';
 import type { Request, Response } from 'express';
 import { Problem, misfits, notFound } from './problem.ts';
 
-/** The body of a request as its contract has it; a refusal naming each field otherwise. */
-export function bodyOf<T>(req: Request, contract: Contract<T>): T {
-  const checked = contract.check(req.body);
+/** A value as its contract has it; a refusal naming each field otherwise. */
+export function checkedBy<T>(contract: Contract<T>, value: unknown): T {
+  const checked = contract.check(value);
   if (!checked.ok) throw misfits(checked.errors);
   return checked.value;
+}
+
+/** The body of a request as its contract has it. */
+export function bodyOf<T>(req: Request, contract: Contract<T>): T {
+  return checkedBy(contract, req.body);
 }
 
 const UUID = /^[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/;
@@ -34,6 +39,32 @@ export function replacementOf<T extends { id: Id<string> }>(
   }
   return body;
 }
+
+/**
+ * What to say when a change was made from an older version than the one that is kept: each field in
+ * which the two differ, and what is kept now.
+ * @param current null: there is no such thing any more
+ */
+export function staleOr404<Row extends object>(
+  changed: Row | null,
+  sent: object,
+  current: Row | null,
+  missing: string,
+): Row {
+  if (changed) return changed;
+  if (!current) throw notFound(missing);
+  const now = new Map(Object.entries(current));
+  const errors = Object.entries(sent)
+    .filter(([key, value]) => key !== 'version' && !isDeepStrictEqual(now.get(key), value))
+    .map(([path]) => ({ path, message: `It is now ${shortly(now.get(path))}.` }));
+  throw new Problem(409, CHANGED_MEANWHILE, errors, undefined, current);
+}
+function shortly(value: unknown): string {
+  if (value === null || value === undefined || value === '') return 'empty';
+  return typeof value === 'object' ? 'something else' : JSON.stringify(value);
+}
+const CHANGED_MEANWHILE =
+  'Somebody else saved a change meanwhile. Look at what is there now, then save yours again.';
 
 /** Sends a reply, held against its contract where the configuration asks for it. */
 export type Reply = <T>(res: Response, contract: Contract<T>, value: T, status?: number) => void;

@@ -9,7 +9,7 @@ export const sameOriginWrites: RequestHandler = (req, _res, next) => {
     const site = req.get('Sec-Fetch-Site');
     const origin = req.get('Origin');
     const foreignSite = site !== undefined && site !== 'same-origin' && site !== 'none';
-    const foreignOrigin = origin !== undefined && hostOf(origin) !== req.get('Host');
+    const foreignOrigin = origin !== undefined && hostOf(origin) !== req.host;
     if (foreignSite || foreignOrigin) {
       throw new Problem(403, 'Writes are accepted from our own pages only.');
     }

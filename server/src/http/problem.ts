@@ -6,10 +6,12 @@ const TITLES: Record<number, string> = {
   403: 'Not allowed',
   404: 'Not found',
   409: 'Already there',
+  410: 'Gone',
   413: 'Too much at once',
   415: 'Not JSON',
   422: 'Does not fit',
   429: 'Too many tries',
+  503: 'Back in a moment',
 };
 
 /** A refusal that the client is told about, as application/problem+json. */
@@ -19,6 +21,8 @@ export class Problem extends Error {
     readonly detail: string,
     readonly errors: readonly Misfit[] = [],
     readonly retryAfterSeconds?: number,
+    /** What is kept now, where the refusal is that it has changed meanwhile. */
+    readonly current?: unknown,
   ) {
     super(detail);
   }

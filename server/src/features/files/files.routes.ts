@@ -1,78 +1,105 @@
-import {
-  TEAM_FILE_VERSION,
-  teamFileContract,
-  teamImportContract,
-  type TeamFile,
-} from '@bradyon/contract/files';
-import { teamContract } from '@bradyon/contract/teams';
-import type { TeamId } from '@bradyon/core/units';
-import { Router } from 'express';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { Worker } from 'node:worker_threads';
+import { importProgressContract, type ImportProgress } from '@bradyon/contract/files';
+import { teamContract, type Team } from '@bradyon/contract/teams';
+import type { AccountId, TeamId } from '@bradyon/core/units';
+import express, { Router } from 'express';
 import { asAccount, inTeam } from '../../db/scope.ts';
 import type { Deps } from '../../deps.ts';
-import { bodyOf, idOf } from '../../http/exchange.ts';
-import { notFound, Problem } from '../../http/problem.ts';
+import { idOf } from '../../http/exchange.ts';
+import { Problem } from '../../http/problem.ts';
 import { signedIn } from '../../http/session.ts';
-import { restoreRuns, selectAllRuns } from '../gates/index.ts';
-import { restoreBatting, saveOrder, selectBatting, selectOrder } from '../innings/index.ts';
-import { restoreDives, selectDives } from '../leads/index.ts';
-import { restoreOpponents, restorePeople, selectOpponents, selectPeople } from '../people/index.ts';
-import { insertTeam, ownerOnly, selectTeam } from '../teams/index.ts';
-import {
-  restoreReadings,
-  restoreTogether,
-  selectReadings,
-  selectTogether,
-} from '../timing/index.ts';
+import { ownerOnly } from '../teams/index.ts';
+import { teamFileText } from './export.ts';
+import { selectProgress } from './files.sql.ts';
+import type { ImportOrder, ImportOutcome } from './importer.ts';
+
+/** Files that come in at once on this server, and how much one may take, in megabytes. */
+const MOST_IMPORTS = 2;
+const IMPORTER_MB = 1024;
 
 /** A whole team out as one file, and in again as a team of its own. */
-export function fileRoutes({ pool, reply }: Deps): Router {
+export function fileRoutes({ pool, config, logger, reply }: Deps): Router {
   const router = Router();
+  const coming = new Set<AccountId>();
 
   router.get('/:teamId/export', async (req, res) => {
     const teamId = idOf<TeamId>(req, 'teamId');
-    const file = await inTeam(pool, signedIn(req), teamId, async (tx, role): Promise<TeamFile> => {
-      ownerOnly(role, 'take the whole team out as a file');
-      const team = await selectTeam(tx, teamId);
-      if (team === null) throw notFound('There is no such team among yours.');
-      const { id: _id, role: _role, ...rest } = team;
-      return {
-        format: 'bradyon-team',
-        version: TEAM_FILE_VERSION,
-        exportedAt: new Date().toISOString(),
-        team: rest,
-        opponents: await selectOpponents(tx),
-        people: await selectPeople(tx),
-        readings: await selectReadings(tx),
-        gateRuns: await selectAllRuns(tx),
-        together: await selectTogether(tx),
-        testDives: await selectDives(tx),
-        batting: await selectBatting(tx),
-        battingOrder: await selectOrder(tx),
-      };
-    });
-    res.attachment('bradyon-team.json');
-    reply(res, teamFileContract, file);
+    const pieces = await inTeam(
+      pool,
+      signedIn(req),
+      teamId,
+      (tx, role) => {
+        ownerOnly(role, 'export the whole team');
+        return teamFileText(tx, teamId);
+      },
+      'snapshot',
+    );
+    res.attachment('bradyon-team.json').type('json');
+    await pipeline(Readable.from(pieces), res);
   });
 
-  router.post('/import', async (req, res) => {
-    const accountId = signedIn(req);
-    const { id, file } = bodyOf(req, teamImportContract);
-    const team = await asAccount(pool, accountId, async (tx) => {
-      const isNew = await insertTeam(tx, { id, ...file.team });
-      if (!isNew) throw new Problem(409, 'This id already stands for a team. Make a new one.');
-      await restoreOpponents(tx, file.opponents);
-      await restorePeople(tx, file.people);
-      await restoreReadings(tx, file.readings);
-      await restoreRuns(tx, file.gateRuns);
-      await restoreTogether(tx, file.together);
-      await restoreDives(tx, file.testDives);
-      await restoreBatting(tx, file.batting);
-      await saveOrder(tx, file.battingOrder);
-      return selectTeam(tx, id);
-    });
-    if (team === null) throw notFound('There is no such team among yours.');
-    reply(res, teamContract, team, 201);
+  router.get('/imports/:id', async (req, res) => {
+    const id = idOf<TeamId>(req, 'id');
+    const progress = await asAccount(pool, signedIn(req), (tx) => selectProgress(tx, id));
+    // Not begun yet: the file is still on its way.
+    const begun: ImportProgress = progress ?? { stage: 'reading', done: 0, of: 0 };
+    reply(res, importProgressContract, begun);
   });
+
+  const body = express.raw({ type: 'application/json', limit: '50mb' });
+  router.post('/import', body, async (req, res) => {
+    const accountId = signedIn(req);
+    if (!Buffer.isBuffer(req.body)) throw new Problem(400, 'Send a team file as JSON.');
+    if (coming.has(accountId)) {
+      throw new Problem(429, 'Another file of yours is coming in. Wait for it.', [], 10);
+    }
+    if (coming.size >= MOST_IMPORTS) {
+      throw new Problem(503, 'Other files are coming in. Try again in a moment.', [], 10);
+    }
+    coming.add(accountId);
+    try {
+      // A copy of its own, which the worker takes over.
+      const text = Uint8Array.from(req.body).buffer;
+      const outcome = await bringIn(config.importer, {
+        databaseUrl: config.databaseUrl,
+        accountId,
+        body: text,
+      });
+      reply(res, teamContract, teamOf(outcome), 201);
+    } finally {
+      coming.delete(accountId);
+    }
+  });
+
+  const teamOf = (outcome: ImportOutcome): Team => {
+    if ('team' in outcome) return outcome.team;
+    if ('refused' in outcome) {
+      const { status, detail, errors } = outcome.refused;
+      throw new Problem(status, detail, errors);
+    }
+    logger.error({ importer: outcome.failed }, 'a file did not come in');
+    throw new Error('a file did not come in');
+  };
 
   return router;
+}
+
+function bringIn(importer: string, order: ImportOrder): Promise<ImportOutcome> {
+  return new Promise((resolve, reject) => {
+    const worker = new Worker(importer, {
+      workerData: order,
+      transferList: [order.body],
+      resourceLimits: { maxOldGenerationSizeMb: IMPORTER_MB },
+    });
+    worker.once('message', resolve);
+    worker.once('error', (error: NodeJS.ErrnoException) => {
+      const isTooMuch = error.code === 'ERR_WORKER_OUT_OF_MEMORY';
+      reject(isTooMuch ? new Problem(413, 'This file is too large.') : error);
+    });
+    worker.once('exit', (code) => {
+      reject(new Error(`the importer ended with ${String(code)}`));
+    });
+  });
 }

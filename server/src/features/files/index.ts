@@ -1,1 +1,2 @@
 export { fileRoutes } from './files.routes.ts';
+export { restoreTeam } from './restore.ts';

@@ -1,4 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import {
   atTheGatesContract,
   gateAnswerContract,
@@ -10,20 +11,24 @@ import {
   newGateDeviceContract,
   type GateAnswer,
   type GateEvent,
-  type GateRun,
 } from '@bradyon/contract/gates';
-import { plainContext, splitsOfBeams, type ReadingDraft } from '@bradyon/core/timing';
+import {
+  describeMisfit,
+  plainContext,
+  splitsOfBeams,
+  type ReadingDraft,
+} from '@bradyon/core/timing';
 import type { GateDeviceId, PersonId, ReadingId, TeamId } from '@bradyon/core/units';
-import { Router, type Request } from 'express';
+import { Router, type Request, type RequestHandler } from 'express';
 import { v5 as uuidFrom } from 'uuid';
 import { inTransaction, type Tx } from '../../db/query.ts';
 import { inTeam } from '../../db/scope.ts';
 import type { Deps } from '../../deps.ts';
-import { bodyOf, createdOnce, idOf } from '../../http/exchange.ts';
-import { makeLimit } from '../../http/limits.ts';
+import { bodyOf, idOf } from '../../http/exchange.ts';
+import { addressOf, makeLimit } from '../../http/limits.ts';
 import { misfits, notFound, Problem } from '../../http/problem.ts';
 import { signedIn } from '../../http/session.ts';
-import { insertReadings } from '../timing/index.ts';
+import { insertReadings, selectReading, takeMarks } from '../timing/index.ts';
 import * as gates from './gates.sql.ts';
 
 /** A gate's own tick: beams are read to the millisecond. */
@@ -81,26 +86,38 @@ export function gateRoutes({ pool, reply }: Deps): Router {
 }
 
 /** What devices send: `/api/gates`, by their own token instead of a sign-in. */
-export function gateEventRoutes({ pool, reply }: Deps): Router {
+export function gateEventRoutes({ pool, reply }: Deps, readBody: RequestHandler): Router {
   const router = Router();
   const wrongTokens = makeLimit(pool, 'gate-token-from', 60, 15 * 60);
 
-  router.post('/events', async (req, res) => {
-    const token = bearerOf(req);
+  /** Whose token it is, asked before anything of the body is read; whoever guesses is stopped. */
+  const needsToken: RequestHandler = async (req, _res, next) => {
+    const address = addressOf(req);
+    await wrongTokens.check(address);
+    const hash = hashToken(bearerOf(req));
+    const device = await inTransaction(pool, (tx) => gates.enterDevice(tx, hash));
+    if (device === null) {
+      await wrongTokens.use(address);
+      throw new Problem(401, NO_DEVICE);
+    }
+    next();
+  };
+
+  router.post('/events', needsToken, readBody, async (req, res) => {
     const event = bodyOf(req, gateEventContract);
+    const hash = hashToken(bearerOf(req));
     const kept = await inTransaction(pool, async (tx) => {
-      const device = await gates.enterDevice(tx, hashToken(token));
+      const device = await gates.enterDevice(tx, hash);
       return device && keep(tx, event, device);
     });
-    if (kept === null) {
-      await wrongTokens(req.ip ?? 'unknown');
-      throw new Problem(401, 'No device has this token. Set it up anew under Time, Gates.');
-    }
+    if (kept === null) throw new Problem(401, NO_DEVICE);
     reply(res, gateAnswerContract, kept.answer, kept.status);
   });
 
   return router;
 }
+
+const NO_DEVICE = 'No device has this token. Set it up again under Time, Gates.';
 
 function hashToken(token: string): Buffer {
   return createHash('sha256').update(token).digest();
@@ -114,61 +131,103 @@ function bearerOf(req: Request): string {
   return token;
 }
 
+interface Kept {
+  answer: GateAnswer;
+  status: 200 | 201;
+}
+
 /** Keeps an event once, and makes readings of what was seen. */
 async function keep(
   tx: Tx,
   event: GateEvent,
   device: { name: string; runnerId: PersonId | null },
-): Promise<{ answer: GateAnswer; status: 200 | 201 }> {
+): Promise<Kept> {
+  // Of the same event sent twice at once, the second waits here for the first.
+  await takeMarks(tx, 0);
+  const before = await keptBefore(tx, event);
+  if (before) return before;
   const runner = await gates.selectRunner(tx, event.number, device.runnerId);
   if (runner === null) {
     const message =
       event.number === undefined
         ? 'Nobody is at the gates. Choose who under Time, Gates, or send a number.'
-        : `Nobody of the roster wears number ${event.number}.`;
+        : `Nobody on the roster wears number ${event.number}.`;
     throw misfits([{ path: 'number', message }]);
   }
-  const run: GateRun = {
-    id: event.id,
-    deviceName: device.name,
-    personId: runner.id,
-    takenAt: new Date(event.takenAt).toISOString(),
-    // A pitch is kept as its flight: from the hand to the mitt.
-    beams: event.beams ?? [],
+  const drafts = readingsOf(event, runner.id);
+  const fitting = drafts.filter((draft) => describeMisfit(draft) === null);
+  const [first] = drafts;
+  if (first && fitting.length === 0) {
+    const message = describeMisfit(first)?.message ?? '';
+    throw misfits([{ path: event.beams ? 'beams' : 'seconds', message }]);
+  }
+  if (event.beams) {
+    await gates.insertRun(tx, {
+      id: event.id,
+      deviceName: device.name,
+      personId: runner.id,
+      takenAt: event.takenAt,
+      beams: event.beams,
+    });
+  }
+  await insertReadings(tx, fitting);
+  return { answer: answerOf(event, runner.name), status: 201 };
+}
+
+/** The answer to an event that was kept before: the same, whoever is at the gates by now. */
+async function keptBefore(tx: Tx, event: GateEvent): Promise<Kept | null> {
+  const run = await gates.selectRun(tx, event.id);
+  const pitch = await selectReading(tx, pitchId(event));
+  const personId = run?.personId ?? pitch?.personId;
+  if (personId === undefined) return null;
+  const who = await gates.selectPersonById(tx, personId);
+  const isSame =
+    who !== null &&
+    (event.number === undefined || event.number === who.number) &&
+    event.takenAt === (run ?? pitch)?.takenAt &&
+    isDeepStrictEqual(event.beams, run?.beams) &&
+    event.seconds === pitch?.seconds;
+  if (!isSame) {
+    throw new Problem(409, 'This id already stands for something else. Make a new one.');
+  }
+  return { answer: answerOf(event, who.name), status: 200 };
+}
+
+function answerOf(event: GateEvent, personName: string): GateAnswer {
+  const drafts = readingsOf(event, '' as PersonId);
+  return {
+    personName,
+    readings: drafts.filter((draft) => describeMisfit(draft) === null).length,
+    missedFeet: splitsOfBeams(event.beams ?? []).missedFeet,
   };
-  const inserted = event.beams === undefined ? null : await gates.insertRun(tx, run);
-  const status =
-    event.beams === undefined
-      ? 201
-      : (await createdOnce(run, inserted, () => gates.selectRun(tx, event.id))).status;
-  const { splits, missedFeet } = splitsOfBeams(run.beams);
+}
+
+const pitchId = (event: GateEvent): ReadingId => uuidFrom('pitch', event.id) as ReadingId;
+
+/** A pitch is its flight: from the hand to the mitt. A run is a dash for each of its splits. */
+function readingsOf(event: GateEvent, personId: PersonId): ReadingDraft[] {
   const common = {
     ...plainContext('dash'),
-    personId: runner.id,
+    personId,
     method: 'gate' as const,
     movedFrom: null,
-    takenAt: run.takenAt,
+    takenAt: event.takenAt,
   };
-  const drafts: ReadingDraft[] =
-    event.seconds === undefined
-      ? splits.map((split, index) => ({
-          ...common,
-          ...split,
-          id: uuidFrom(`split ${String(index)}`, event.id) as ReadingId,
-          resolutionSeconds: TICK_SECONDS,
-        }))
-      : [
-          {
-            ...common,
-            id: uuidFrom('pitch', event.id) as ReadingId,
-            kind: 'flight',
-            seconds: event.seconds,
-            resolutionSeconds: RADAR_SECONDS,
-          },
-        ];
-  await insertReadings(tx, drafts);
-  return {
-    answer: { personName: runner.name, readings: drafts.length, missedFeet },
-    status,
-  };
+  if (event.seconds !== undefined) {
+    return [
+      {
+        ...common,
+        id: pitchId(event),
+        kind: 'flight',
+        seconds: event.seconds,
+        resolutionSeconds: RADAR_SECONDS,
+      },
+    ];
+  }
+  return splitsOfBeams(event.beams ?? []).splits.map((split, index) => ({
+    ...common,
+    ...split,
+    id: uuidFrom(`split ${String(index)}`, event.id) as ReadingId,
+    resolutionSeconds: TICK_SECONDS,
+  }));
 }

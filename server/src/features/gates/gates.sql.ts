@@ -69,6 +69,13 @@ export function selectRunner(
       );
 }
 
+export function selectPersonById(
+  tx: Tx,
+  id: PersonId,
+): Promise<{ name: string; number: string } | null> {
+  return maybeOne(tx, sql`select name, number from people where id = ${id}`);
+}
+
 /** The newest runs of the team in scope. */
 export function selectRuns(tx: Tx): Promise<GateRun[]> {
   return many(

@@ -1,2 +1,2 @@
 export { inningsRoutes } from './innings.routes.ts';
-export { restoreBatting, saveOrder, selectBatting, selectOrder } from './innings.sql.ts';
+export { restoreBatting, restoreOrder, selectBatting, selectOrder } from './innings.sql.ts';

@@ -1,15 +1,15 @@
 import {
-  battingContract,
   battingImportContract,
-  battingOrderContract,
   battingsContract,
+  keptBattingContract,
+  keptBattingOrderContract,
 } from '@bradyon/contract/innings';
 import { importedContract } from '@bradyon/contract/timing';
 import type { PersonId, TeamId } from '@bradyon/core/units';
 import { Router } from 'express';
 import { inTeam } from '../../db/scope.ts';
 import type { Deps } from '../../deps.ts';
-import { bodyOf, idOf } from '../../http/exchange.ts';
+import { bodyOf, idOf, staleOr404 } from '../../http/exchange.ts';
 import { notFound } from '../../http/problem.ts';
 import { signedIn } from '../../http/session.ts';
 import {
@@ -18,6 +18,7 @@ import {
   saveBatting,
   saveOrder,
   selectBatting,
+  selectOneBatting,
   selectOrder,
 } from './innings.sql.ts';
 
@@ -33,12 +34,14 @@ export function inningsRoutes({ pool, reply }: Deps): Router {
   router.put('/:teamId/batting/:id', async (req, res) => {
     const accountId = signedIn(req);
     const personId = idOf<PersonId>(req, 'id');
-    const record = bodyOf(req, battingContract);
+    const record = bodyOf(req, keptBattingContract);
     if (record.personId !== personId) throw notFound('These totals are of somebody else.');
-    const row = await inTeam(pool, accountId, idOf<TeamId>(req, 'teamId'), (tx) =>
-      saveBatting(tx, record),
-    );
-    reply(res, battingContract, row);
+    const row = await inTeam(pool, accountId, idOf<TeamId>(req, 'teamId'), async (tx) => {
+      const changed = await saveBatting(tx, record);
+      const current = await selectOneBatting(tx, personId);
+      return staleOr404(changed, record, current, 'This season was deleted meanwhile.');
+    });
+    reply(res, keptBattingContract, row);
   });
 
   router.delete('/:teamId/batting/:id', async (req, res) => {
@@ -60,14 +63,18 @@ export function inningsRoutes({ pool, reply }: Deps): Router {
 
   router.get('/:teamId/batting-order', async (req, res) => {
     const order = await inTeam(pool, signedIn(req), idOf(req, 'teamId'), selectOrder);
-    reply(res, battingOrderContract, order);
+    reply(res, keptBattingOrderContract, order);
   });
 
   router.put('/:teamId/batting-order', async (req, res) => {
     const accountId = signedIn(req);
-    const order = bodyOf(req, battingOrderContract);
-    await inTeam(pool, accountId, idOf<TeamId>(req, 'teamId'), (tx) => saveOrder(tx, order));
-    reply(res, battingOrderContract, order);
+    const order = bodyOf(req, keptBattingOrderContract);
+    const saved = await inTeam(pool, accountId, idOf<TeamId>(req, 'teamId'), async (tx) => {
+      const isSaved = await saveOrder(tx, order);
+      const current = await selectOrder(tx);
+      return staleOr404(isSaved ? current : null, order, current, '');
+    });
+    reply(res, keptBattingOrderContract, saved);
   });
 
   return router;

@@ -18,8 +18,7 @@ export function leadRoutes({ pool, reply }: Deps): Router {
 
   router.post('/:teamId/test-dives', async (req, res) => {
     const accountId = signedIn(req);
-    const body = bodyOf(req, testDiveContract);
-    const dive = { ...body, takenAt: new Date(body.takenAt).toISOString() };
+    const dive = bodyOf(req, testDiveContract);
     const { row, status } = await inTeam(pool, accountId, idOf<TeamId>(req, 'teamId'), async (tx) =>
       createdOnce(dive, await leads.insertDive(tx, dive), () => leads.selectDive(tx, dive.id)),
     );

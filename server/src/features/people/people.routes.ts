@@ -1,4 +1,6 @@
 import {
+  keptOpponentContract,
+  keptPersonContract,
   opponentContract,
   opponentsContract,
   peopleContract,
@@ -10,7 +12,7 @@ import type { PersonId, TeamId } from '@bradyon/core/units';
 import { Router } from 'express';
 import { inTeam } from '../../db/scope.ts';
 import type { Deps } from '../../deps.ts';
-import { bodyOf, createdOnce, idOf, replacementOf } from '../../http/exchange.ts';
+import { bodyOf, createdOnce, idOf, replacementOf, staleOr404 } from '../../http/exchange.ts';
 import { notFound } from '../../http/problem.ts';
 import { signedIn } from '../../http/session.ts';
 import { ownerOnly } from '../teams/index.ts';
@@ -33,16 +35,19 @@ export function peopleRoutes({ pool, reply }: Deps): Router {
         people.selectOpponent(tx, draft.id),
       ),
     );
-    reply(res, opponentContract, row, status);
+    reply(res, keptOpponentContract, row, status);
   });
 
   router.put('/:teamId/opponents/:id', async (req, res) => {
     const accountId = signedIn(req);
     const teamId = idOf<TeamId>(req, 'teamId');
-    const draft = replacementOf(req, opponentContract);
-    const row = await inTeam(pool, accountId, teamId, (tx) => people.updateOpponent(tx, draft));
-    if (row === null) throw notFound('There is no such opponent.');
-    reply(res, opponentContract, row);
+    const draft = replacementOf(req, keptOpponentContract);
+    const row = await inTeam(pool, accountId, teamId, async (tx) => {
+      const changed = await people.updateOpponent(tx, draft);
+      const current = await people.selectOpponent(tx, draft.id);
+      return staleOr404(changed, draft, current, 'There is no such opponent.');
+    });
+    reply(res, keptOpponentContract, row);
   });
 
   router.get('/:teamId/people', async (req, res) => {
@@ -59,7 +64,7 @@ export function peopleRoutes({ pool, reply }: Deps): Router {
         people.selectPerson(tx, draft.id),
       ),
     );
-    reply(res, personContract, row, status);
+    reply(res, keptPersonContract, row, status);
   });
 
   router.post('/:teamId/people/import', async (req, res) => {
@@ -74,7 +79,7 @@ export function peopleRoutes({ pool, reply }: Deps): Router {
   router.delete('/:teamId/people/:id', async (req, res) => {
     const personId = idOf<PersonId>(req, 'id');
     await inTeam(pool, signedIn(req), idOf<TeamId>(req, 'teamId'), async (tx, role) => {
-      ownerOnly(role, 'delete somebody and his times for good');
+      ownerOnly(role, 'delete a player and every time of theirs');
       const gone = await people.erasePerson(tx, personId);
       if (!gone) throw notFound('There is no such player.');
     });
@@ -84,10 +89,14 @@ export function peopleRoutes({ pool, reply }: Deps): Router {
   router.put('/:teamId/people/:id', async (req, res) => {
     const accountId = signedIn(req);
     const teamId = idOf<TeamId>(req, 'teamId');
-    const draft = replacementOf(req, personContract);
-    const row = await inTeam(pool, accountId, teamId, (tx) => people.updatePerson(tx, draft));
-    if (row === null) throw notFound('There is no such player on this side.');
-    reply(res, personContract, row);
+    const draft = replacementOf(req, keptPersonContract);
+    const row = await inTeam(pool, accountId, teamId, async (tx) => {
+      const changed = await people.updatePerson(tx, draft);
+      const there = await people.selectPerson(tx, draft.id);
+      const current = there?.opponentId === draft.opponentId ? there : null;
+      return staleOr404(changed, draft, current, 'There is no such player on this side.');
+    });
+    reply(res, keptPersonContract, row);
   });
 
   return router;

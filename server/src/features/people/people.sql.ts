@@ -1,25 +1,30 @@
+import type { Kept } from '@bradyon/contract/kept';
 import type { Imported } from '@bradyon/contract/timing';
 import type { Opponent, Person } from '@bradyon/core/people';
 import type { OpponentId, PersonId } from '@bradyon/core/units';
 import sql, { raw } from 'sql-template-tag';
 import { many, maybeOne, one, type Tx } from '../../db/query.ts';
+import { lockTeam } from '../../db/scope.ts';
 
-const OPPONENT = raw('id, name, retired');
+const OPPONENT = raw('id, name, retired, version');
 const PERSON = raw(
-  'id, opponent_id as "opponentId", number, name, throws, bats, positions, lead_feet as "leadFeet", retired',
+  'id, opponent_id as "opponentId", number, name, throws, bats, positions, lead_feet as "leadFeet", retired, version',
 );
 
 /** Opponents of the team in scope, by name. */
-export function selectOpponents(tx: Tx): Promise<Opponent[]> {
+export function selectOpponents(tx: Tx): Promise<Kept<Opponent>[]> {
   return many(tx, sql`select ${OPPONENT} from opponents order by lower(name)`);
 }
 
-export function selectOpponent(tx: Tx, id: OpponentId): Promise<Opponent | null> {
+export function selectOpponent(tx: Tx, id: OpponentId): Promise<Kept<Opponent> | null> {
   return maybeOne(tx, sql`select ${OPPONENT} from opponents where id = ${id}`);
 }
 
 /** @returns null when the id is taken */
-export function insertOpponent(tx: Tx, { id, name, retired }: Opponent): Promise<Opponent | null> {
+export function insertOpponent(
+  tx: Tx,
+  { id, name, retired }: Opponent,
+): Promise<Kept<Opponent> | null> {
   return maybeOne(
     tx,
     sql`insert into opponents (id, name, retired) values (${id}, ${name}, ${retired})
@@ -27,26 +32,29 @@ export function insertOpponent(tx: Tx, { id, name, retired }: Opponent): Promise
   );
 }
 
-/** @returns null when there is no such opponent in the team */
-export function updateOpponent(tx: Tx, { id, name, retired }: Opponent): Promise<Opponent | null> {
+/** @returns null when there is no such opponent in the team, or no longer in this version */
+export function updateOpponent(
+  tx: Tx,
+  { id, name, retired, version }: Kept<Opponent>,
+): Promise<Kept<Opponent> | null> {
   return maybeOne(
     tx,
-    sql`update opponents set name = ${name}, retired = ${retired}
-        where id = ${id} returning ${OPPONENT}`,
+    sql`update opponents set name = ${name}, retired = ${retired}, version = version + 1
+        where id = ${id} and version = ${version} returning ${OPPONENT}`,
   );
 }
 
 /** Everybody the team in scope knows, ours and theirs, retired ones too. */
-export function selectPeople(tx: Tx): Promise<Person[]> {
+export function selectPeople(tx: Tx): Promise<Kept<Person>[]> {
   return many(tx, sql`select ${PERSON} from people order by created_at, name, id`);
 }
 
-export function selectPerson(tx: Tx, id: PersonId): Promise<Person | null> {
+export function selectPerson(tx: Tx, id: PersonId): Promise<Kept<Person> | null> {
   return maybeOne(tx, sql`select ${PERSON} from people where id = ${id}`);
 }
 
 /** @returns null when the id is taken */
-export function insertPerson(tx: Tx, person: Person): Promise<Person | null> {
+export function insertPerson(tx: Tx, person: Person): Promise<Kept<Person> | null> {
   const { id, opponentId, number, name, throws, bats, positions, leadFeet, retired } = person;
   return maybeOne(
     tx,
@@ -58,10 +66,11 @@ export function insertPerson(tx: Tx, person: Person): Promise<Person | null> {
 }
 
 /**
- * Adds many at once. Whose id, or whose number on that side, is there already is left as he is.
+ * Adds many at once. Whose id, or whose number on that side, is there already is left as it is.
  * @returns how many were new
  */
 export async function insertPeople(tx: Tx, people: readonly Person[]): Promise<Imported> {
+  await lockTeam(tx);
   const { added } = await one<{ added: number }>(
     tx,
     sql`with added as (
@@ -101,18 +110,22 @@ function personRows(people: readonly Person[]) {
   return sql`jsonb_array_elements(${JSON.stringify(people)}::jsonb) with ordinality as each(d, nth)`;
 }
 
-/** Removes somebody and everything timed of him. @returns false when there is no such person */
+/** Removes somebody and everything timed of them. @returns false when there is no such person */
 export async function erasePerson(tx: Tx, id: PersonId): Promise<boolean> {
   return (await one<{ gone: boolean }>(tx, sql`select erase_person(${id}) as gone`)).gone;
 }
 
-/** Which side somebody plays for never changes. @returns null when there is no such person in the team */
-export function updatePerson(tx: Tx, person: Person): Promise<Person | null> {
+/**
+ * Which side somebody plays for never changes.
+ * @returns null when there is no such person in the team, or no longer in this version
+ */
+export function updatePerson(tx: Tx, person: Kept<Person>): Promise<Kept<Person> | null> {
   const { id, opponentId, number, name, throws, bats, positions, leadFeet, retired } = person;
   return maybeOne(
     tx,
     sql`update people set number = ${number}, name = ${name}, throws = ${throws}, bats = ${bats},
-               positions = ${positions}, lead_feet = ${leadFeet}, retired = ${retired}
-        where id = ${id} and opponent_id is not distinct from ${opponentId} returning ${PERSON}`,
+               positions = ${positions}, lead_feet = ${leadFeet}, retired = ${retired}, version = version + 1
+        where id = ${id} and opponent_id is not distinct from ${opponentId}
+          and version = ${person.version} returning ${PERSON}`,
   );
 }

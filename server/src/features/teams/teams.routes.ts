@@ -4,6 +4,8 @@ import {
   joinContract,
   membersContract,
   openInvitesContract,
+  resetCodeContract,
+  teamChangeContract,
   teamContract,
   teamDraftContract,
   teamsContract,
@@ -12,11 +14,11 @@ import type { AccountId, InviteId, TeamId } from '@bradyon/core/units';
 import { Router } from 'express';
 import { asAccount, inTeam } from '../../db/scope.ts';
 import type { Deps } from '../../deps.ts';
-import { bodyOf, createdOnce, idOf, replacementOf } from '../../http/exchange.ts';
+import { bodyOf, createdOnce, idOf, replacementOf, staleOr404 } from '../../http/exchange.ts';
 import { makeLimit } from '../../http/limits.ts';
-import { misfits, notFound } from '../../http/problem.ts';
+import { misfits, notFound, Problem } from '../../http/problem.ts';
 import { signedIn } from '../../http/session.ts';
-import { hashCode, makeCode } from './codes.ts';
+import { hashCode, makeCode } from '../../http/codes.ts';
 import { ownerOnly } from './roles.ts';
 import * as teams from './teams.sql.ts';
 
@@ -45,7 +47,7 @@ export function teamRoutes({ pool, reply }: Deps): Router {
   router.post('/join', async (req, res) => {
     const accountId = signedIn(req);
     const { code } = bodyOf(req, joinContract);
-    await triesToJoin(accountId);
+    await triesToJoin.use(accountId);
     const team = await asAccount(pool, accountId, async (tx) => {
       const id = await teams.redeemInvite(tx, accountId, hashCode(code));
       return id && teams.selectTeam(tx, id);
@@ -66,13 +68,23 @@ export function teamRoutes({ pool, reply }: Deps): Router {
   router.put('/:teamId', async (req, res) => {
     const accountId = signedIn(req);
     const teamId = idOf<TeamId>(req, 'teamId');
-    const draft = replacementOf(req, teamDraftContract, teamId);
+    const draft = replacementOf(req, teamChangeContract, teamId);
     const team = await inTeam(pool, accountId, teamId, async (tx, role) => {
       ownerOnly(role, 'change the team and its rules');
-      await teams.updateTeam(tx, draft);
-      return teams.selectTeam(tx, teamId);
+      const isChanged = await teams.updateTeam(tx, draft);
+      const now = await teams.selectTeam(tx, teamId);
+      return staleOr404(isChanged ? now : null, draft, now, NO_TEAM);
     });
-    reply(res, teamContract, found(team));
+    reply(res, teamContract, team);
+  });
+
+  router.delete('/:teamId', async (req, res) => {
+    const teamId = idOf<TeamId>(req, 'teamId');
+    await inTeam(pool, signedIn(req), teamId, (tx, role) => {
+      ownerOnly(role, 'delete the team');
+      return teams.eraseTeam(tx);
+    });
+    res.status(204).end();
   });
 
   router.get('/:teamId/members', async (req, res) => {
@@ -84,11 +96,27 @@ export function teamRoutes({ pool, reply }: Deps): Router {
     const me = signedIn(req);
     const accountId = idOf<AccountId>(req, 'accountId');
     await inTeam(pool, me, idOf<TeamId>(req, 'teamId'), async (tx, role) => {
-      if (accountId !== me) ownerOnly(role, 'take somebody off the staff');
+      if (accountId !== me) ownerOnly(role, 'remove somebody from the staff');
       const gone = await teams.deleteAssistant(tx, accountId);
       if (!gone) throw notFound('There is no such assistant on the staff.');
     });
     res.status(204).end();
+  });
+
+  router.post('/:teamId/members/:accountId/reset-code', async (req, res) => {
+    const accountId = idOf<AccountId>(req, 'accountId');
+    const code = makeCode();
+    await inTeam(pool, signedIn(req), idOf<TeamId>(req, 'teamId'), async (tx, role) => {
+      ownerOnly(role, 'make a code for a new password');
+      const members = await teams.selectMembers(tx);
+      if (!members.some((member) => member.accountId === accountId)) {
+        throw notFound('There is no such coach on the staff.');
+      }
+      if (!(await teams.openReset(tx, accountId, hashCode(code)))) {
+        throw new Problem(409, RESET_REFUSED);
+      }
+    });
+    reply(res, resetCodeContract, { code }, 201);
   });
 
   router.get('/:teamId/invites', async (req, res) => {
@@ -102,11 +130,11 @@ export function teamRoutes({ pool, reply }: Deps): Router {
   router.post('/:teamId/invites', async (req, res) => {
     const accountId = signedIn(req);
     const teamId = idOf<TeamId>(req, 'teamId');
-    const { id } = bodyOf(req, inviteDraftContract);
+    const draft = bodyOf(req, inviteDraftContract);
     const code = makeCode();
     const invite = await inTeam(pool, accountId, teamId, (tx, role) => {
       ownerOnly(role, 'invite');
-      return teams.insertInvite(tx, id, hashCode(code));
+      return teams.insertInvite(tx, draft, hashCode(code));
     });
     reply(res, inviteContract, { ...invite, code }, 201);
   });
@@ -123,7 +151,12 @@ export function teamRoutes({ pool, reply }: Deps): Router {
   return router;
 }
 
+const NO_TEAM = 'There is no such team among yours.';
+const RESET_REFUSED =
+  'A code opens every team this coach is on, and not all of them are yours. ' +
+  'Whoever runs this server can make one.';
+
 function found<T>(team: T | null): T {
-  if (team === null) throw notFound('There is no such team among yours.');
+  if (team === null) throw notFound(NO_TEAM);
   return team;
 }

@@ -1,4 +1,12 @@
-import type { Invite, Member, OpenInvite, Team, TeamDraft } from '@bradyon/contract/teams';
+import type { Kept } from '@bradyon/contract/kept';
+import type {
+  Invite,
+  InviteDraft,
+  Member,
+  OpenInvite,
+  Team,
+  TeamDraft,
+} from '@bradyon/contract/teams';
 import type { AccountId, InviteId, TeamId } from '@bradyon/core/units';
 import sql, { raw } from 'sql-template-tag';
 import { many, maybeOne, one, type Tx } from '../../db/query.ts';
@@ -7,7 +15,7 @@ const TEAM = raw(`
   t.id, t.name, t.level, t.ruleset, t.needed_chance as "neededChance",
   t.level_changes as "levelChanges", t.play_changes as "playChanges",
   jsonb_build_object('pitcher', t.pitcher_throw_limit, 'catcher', t.catcher_throw_limit)
-    as "throwLimits", m.role`);
+    as "throwLimits", t.time_zone as "timeZone", t.version, m.role`);
 
 /** The teams of the account in scope, with its role in each. */
 export function selectTeams(tx: Tx): Promise<Team[]> {
@@ -33,13 +41,14 @@ export function selectTeam(tx: Tx, id: TeamId): Promise<Team | null> {
 /** @returns whether the team is new: an id that is taken, by whomever, makes nothing */
 export async function insertTeam(tx: Tx, team: TeamDraft): Promise<boolean> {
   const { id, name, level, ruleset, neededChance, levelChanges, playChanges, throwLimits } = team;
+  const { timeZone } = team;
   await tx.query(sql`select set_config('app.team_id', ${id}, true)`);
   const made = await maybeOne(
     tx,
     sql`insert into teams (id, name, level, ruleset, needed_chance, level_changes,
-                           play_changes, pitcher_throw_limit, catcher_throw_limit)
+                           play_changes, pitcher_throw_limit, catcher_throw_limit, time_zone)
         values (${id}, ${name}, ${level}, ${JSON.stringify(ruleset)}, ${neededChance},
-                ${JSON.stringify(levelChanges)}, ${JSON.stringify(playChanges)}, ${throwLimits.pitcher}, ${throwLimits.catcher})
+                ${JSON.stringify(levelChanges)}, ${JSON.stringify(playChanges)}, ${throwLimits.pitcher}, ${throwLimits.catcher}, ${timeZone})
         on conflict do nothing returning id`,
   );
   if (made) {
@@ -48,17 +57,26 @@ export async function insertTeam(tx: Tx, team: TeamDraft): Promise<boolean> {
   return made !== null;
 }
 
-export async function updateTeam(tx: Tx, team: TeamDraft): Promise<void> {
+/** @returns whether it was the version that is kept, and is changed now */
+export async function updateTeam(tx: Tx, team: Kept<TeamDraft>): Promise<boolean> {
   const { id, name, level, ruleset, neededChance, levelChanges, playChanges, throwLimits } = team;
-  await tx.query(
+  const changed = await maybeOne(
+    tx,
     sql`update teams set name = ${name}, level = ${level},
                ruleset = ${JSON.stringify(ruleset)}, needed_chance = ${neededChance},
                level_changes = ${JSON.stringify(levelChanges)},
                play_changes = ${JSON.stringify(playChanges)},
                pitcher_throw_limit = ${throwLimits.pitcher},
-               catcher_throw_limit = ${throwLimits.catcher}
-        where id = ${id}`,
+               catcher_throw_limit = ${throwLimits.catcher}, time_zone = ${team.timeZone},
+               version = version + 1
+        where id = ${id} and version = ${team.version} returning id`,
   );
+  return changed !== null;
+}
+
+/** Removes the team in scope with everything in it, for good. */
+export async function eraseTeam(tx: Tx): Promise<void> {
+  await tx.query(sql`select erase_team()`);
 }
 
 /** Everyone of the team in scope, the owner first. */
@@ -72,7 +90,7 @@ export function selectMembers(tx: Tx): Promise<Member[]> {
   );
 }
 
-/** Owners stay: a team without one could not be run. */
+/** Owners stay: a team without one could not be run. A code that was made before lets nobody back in. */
 export async function deleteAssistant(tx: Tx, accountId: AccountId): Promise<boolean> {
   const gone = await maybeOne(
     tx,
@@ -80,25 +98,40 @@ export async function deleteAssistant(tx: Tx, accountId: AccountId): Promise<boo
         where team_id = app_team() and account_id = ${accountId} and role = 'assistant'
         returning account_id`,
   );
-  return gone !== null;
+  if (gone === null) return false;
+  await tx.query(
+    sql`insert into removed_members (account_id) values (${accountId})
+        on conflict on constraint removed_members__team_id_account_id
+          do update set removed_at = excluded.removed_at`,
+  );
+  return true;
+}
+
+/** @returns false when a code of the owner in scope would open more than the owner's own teams */
+export async function openReset(tx: Tx, accountId: AccountId, codeHash: Buffer): Promise<boolean> {
+  const { opened } = await one<{ opened: boolean }>(
+    tx,
+    sql`select open_reset(${accountId}, ${codeHash}) as opened`,
+  );
+  return opened;
 }
 
 export async function insertInvite(
   tx: Tx,
-  id: InviteId,
+  { id, many }: InviteDraft,
   codeHash: Buffer,
 ): Promise<Omit<Invite, 'code'>> {
   return one(
     tx,
-    sql`insert into invites (id, code_hash) values (${id}, ${codeHash})
-        returning id, expires_at as "expiresAt"`,
+    sql`insert into invites (id, code_hash, many) values (${id}, ${codeHash}, ${many})
+        returning id, many, expires_at as "expiresAt"`,
   );
 }
 
 export function selectOpenInvites(tx: Tx): Promise<OpenInvite[]> {
   return many(
     tx,
-    sql`select id, expires_at as "expiresAt" from invites
+    sql`select id, many, expires_at as "expiresAt" from invites
         where expires_at > now() order by expires_at`,
   );
 }

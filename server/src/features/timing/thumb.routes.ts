@@ -26,8 +26,7 @@ export function thumbRoutes({ pool, reply }: Deps): Router {
 
   router.post('/', async (req, res) => {
     const accountId = signedIn(req);
-    const body = bodyOf(req, thumbRepContract);
-    const rep = { ...body, takenAt: new Date(body.takenAt).toISOString() };
+    const rep = bodyOf(req, thumbRepContract);
     const { row, status } = await asAccount(pool, accountId, async (tx) =>
       createdOnce(rep, await thumb.insertRep(tx, rep), () => thumb.selectRep(tx, rep.id)),
     );

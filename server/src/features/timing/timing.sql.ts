@@ -1,6 +1,6 @@
-import type { Imported, Judgement } from '@bradyon/contract/timing';
+import { PAGE_ROWS, type Imported, type ReadingsPage } from '@bradyon/contract/timing';
 import type { Reading, ReadingDraft } from '@bradyon/core/timing';
-import type { ReadingId } from '@bradyon/core/units';
+import type { PersonId, ReadingId } from '@bradyon/core/units';
 import sql, { raw } from 'sql-template-tag';
 import { many, maybeOne, one, type Tx } from '../../db/query.ts';
 
@@ -12,13 +12,65 @@ const READING = raw(`
   coalesce(a.name, r.timed_by_name, 'A former coach') as "timedByName",
   r.aside_reason as "asideReason", r.vouched`);
 
-/** Every reading of the team in scope, the newest first, those set aside included. */
-export function selectReadings(tx: Tx): Promise<Reading[]> {
-  return many(
+/** What whoever is in scope is called. */
+export const ownName = sql`select name from accounts where id = app_account()`;
+
+/** Takes the next marks of the team in scope, whose row is held to the end: first of all that is written. */
+export async function takeMarks(tx: Tx, howMany: number): Promise<number> {
+  const { before } = await one<{ before: number }>(
     tx,
-    sql`select ${READING} from readings r left join accounts a on a.id = r.timed_by
-        order by r.taken_at desc, r.recorded_at desc, r.id`,
+    sql`select take_marks(${howMany}::integer) as before`,
   );
+  return before;
+}
+
+/**
+ * What was added, judged or deleted since a mark, in that order. Marks become visible in their order,
+ * so that whoever asks on from `next` has missed nothing.
+ */
+export async function selectPage(tx: Tx, since: number): Promise<ReadingsPage> {
+  const { last } = await one<{ last: number }>(
+    tx,
+    sql`select coalesce((select last from reading_marks where team_id = app_team()), 0) as last`,
+  );
+  const rows = await many<Reading & { mark: number }>(
+    tx,
+    sql`select r.mark, ${READING} from readings r left join accounts a on a.id = r.timed_by
+        where r.mark > ${since} order by r.mark limit ${PAGE_ROWS}`,
+  );
+  const goneRows = await many<{ id: ReadingId; mark: number }>(
+    tx,
+    sql`select id, mark from gone_readings where mark > ${since} order by mark limit ${PAGE_ROWS}`,
+  );
+  const full = [rows, goneRows].flatMap((list) =>
+    list.length === PAGE_ROWS ? [list.at(-1)?.mark ?? 0] : [],
+  );
+  const seen = Math.max(last, since, ...[rows, goneRows].map((list) => list.at(-1)?.mark ?? 0));
+  const next = Math.min(seen, ...full);
+  return {
+    readings: rows.filter(({ mark }) => mark <= next).map(({ mark: _mark, ...reading }) => reading),
+    gone: goneRows.filter(({ mark }) => mark <= next).map(({ id }) => id),
+    next,
+    more: full.length > 0,
+  };
+}
+
+/** Every reading of the team in scope a part at a time, as a file has them: the newest first. */
+export async function* selectInParts(tx: Tx, partRows: number): AsyncGenerator<Reading[]> {
+  let at: { takenAt: string; id: string } | null = null;
+  for (;;) {
+    const rows: Reading[] = await many<Reading>(
+      tx,
+      sql`select ${READING} from readings r left join accounts a on a.id = r.timed_by
+          where ${at?.id ?? null}::uuid is null
+             or (r.taken_at, r.id) < (${at?.takenAt ?? null}::timestamptz, ${at?.id ?? null}::uuid)
+          order by r.taken_at desc, r.id desc limit ${partRows}`,
+    );
+    const last = rows.at(-1);
+    if (!last) return;
+    yield rows;
+    at = { takenAt: last.takenAt, id: last.id };
+  }
 }
 
 export function selectReading(tx: Tx, id: ReadingId): Promise<Reading | null> {
@@ -29,23 +81,52 @@ export function selectReading(tx: Tx, id: ReadingId): Promise<Reading | null> {
   );
 }
 
+export function selectReadings(tx: Tx, ids: readonly ReadingId[]): Promise<Reading[]> {
+  return many(
+    tx,
+    sql`select ${READING} from readings r left join accounts a on a.id = r.timed_by
+        where r.id = any(${ids}::uuid[])`,
+  );
+}
+
+/** Which of these were deleted for good. */
+export async function selectGone(tx: Tx, ids: readonly ReadingId[]): Promise<ReadingId[]> {
+  const rows = await many<{ id: ReadingId }>(
+    tx,
+    sql`select id from gone_readings where id = any(${ids}::uuid[])`,
+  );
+  return rows.map(({ id }) => id);
+}
+
+/** Which of these people there are; nobody takes them away before the transaction ends. */
+export async function holdPeople(tx: Tx, ids: readonly PersonId[]): Promise<PersonId[]> {
+  const rows = await many<{ id: PersonId }>(
+    tx,
+    sql`select id from people where id = any(${ids}::uuid[]) order by id for key share`,
+  );
+  return rows.map(({ id }) => id);
+}
+
 /**
- * Adds what is not there yet. One that was moved from another person keeps who timed it.
+ * Adds what is not there yet. One that was moved from another person keeps who timed it; one that was
+ * deleted stays deleted.
  * @returns how many were new
  */
 export async function insertReadings(tx: Tx, drafts: readonly ReadingDraft[]): Promise<Imported> {
   if (drafts.length === 0) return { added: 0, alreadyThere: 0 };
+  const before = await takeMarks(tx, drafts.length);
   const { added } = await one<{ added: number }>(
     tx,
     sql`with added as (
           insert into readings
             (id, person_id, kind, seconds, base, style, lead_feet, start, from_feet, to_feet,
-             method, resolution_seconds, moved_from, taken_at, timed_by)
+             method, resolution_seconds, moved_from, taken_at, timed_by, mark)
           select d.id, d."personId", d.kind, d.seconds, d.base, d.style, d."leadFeet", d.start,
                  d."fromFeet", d."toFeet", d.method, d."resolutionSeconds", d."movedFrom",
-                 d."takenAt", coalesce(m.timed_by, app_account())
+                 d."takenAt", coalesce(m.timed_by, app_account()), ${before}::bigint + d.nth
           from ${readingRows(drafts)}
           left join readings m on m.id = d."movedFrom"
+          where not exists (select 1 from gone_readings g where g.id = d.id)
           on conflict on constraint readings__team_id_id do nothing
           returning id
         )
@@ -54,58 +135,77 @@ export async function insertReadings(tx: Tx, drafts: readonly ReadingDraft[]): P
   return { added, alreadyThere: drafts.length - added };
 }
 
-/** Readings of a file, with who timed them and whether they count. */
+/** Readings as they are given, with who timed them and whether they count. */
 export async function restoreReadings(tx: Tx, readings: readonly Reading[]): Promise<void> {
+  if (readings.length === 0) return;
+  const before = await takeMarks(tx, readings.length);
   await tx.query(
     sql`insert into readings
           (id, person_id, kind, seconds, base, style, lead_feet, start, from_feet, to_feet,
            method, resolution_seconds, moved_from, taken_at, timed_by, timed_by_name,
-           aside_reason, vouched, aside_by, aside_at)
+           aside_reason, vouched, aside_by, aside_at, mark)
         select d.id, d."personId", d.kind, d.seconds, d.base, d.style, d."leadFeet", d.start,
                d."fromFeet", d."toFeet", d.method, d."resolutionSeconds", d."movedFrom",
-               d."takenAt", d."timedBy", d."timedByName", d."asideReason", d.vouched,
+               d."takenAt", d."timedBy",
+               -- Whoever is on the staff is called what they are called now.
+               case when a.id is null then d."timedByName" end, d."asideReason", d.vouched,
                case when d."asideReason" is not null then app_account() end,
-               case when d."asideReason" is not null then now() end
-        from ${readingRows(readings)}`,
+               case when d."asideReason" is not null then now() end,
+               ${before}::bigint + d.nth
+        from ${readingRows(readings)} left join accounts a on a.id = d."timedBy"`,
   );
 }
+
+const COLUMNS = [
+  'id uuid',
+  '"personId" uuid',
+  'kind text',
+  'seconds numeric',
+  'base text',
+  'style text',
+  '"leadFeet" numeric',
+  'start text',
+  '"fromFeet" numeric',
+  '"toFeet" numeric',
+  'method text',
+  '"resolutionSeconds" numeric',
+  '"movedFrom" uuid',
+  '"takenAt" timestamptz',
+  '"timedBy" uuid',
+  '"timedByName" text',
+  '"asideReason" text',
+  'vouched boolean',
+];
+const NAMES = raw(COLUMNS.map((column) => column.split(' ')[0]).join(', '));
+const TYPED = raw(COLUMNS.join(', '));
 
 function readingRows(readings: readonly ReadingDraft[]) {
-  const columns = raw(
-    [
-      'id uuid',
-      '"personId" uuid',
-      'kind text',
-      'seconds numeric',
-      'base text',
-      'style text',
-      '"leadFeet" numeric',
-      'start text',
-      '"fromFeet" numeric',
-      '"toFeet" numeric',
-      'method text',
-      '"resolutionSeconds" numeric',
-      '"movedFrom" uuid',
-      '"takenAt" timestamptz',
-      '"timedBy" uuid',
-      '"timedByName" text',
-      '"asideReason" text',
-      'vouched boolean',
-    ].join(', '),
-  );
-  return sql`jsonb_to_recordset(${JSON.stringify(readings)}::jsonb) as d(${columns})`;
+  return sql`rows from (jsonb_to_recordset(${JSON.stringify(readings)}::jsonb) as (${TYPED}))
+             with ordinality as d(${NAMES}, nth)`;
 }
 
-/** Sets a reading aside, or with null lets it count. */
-export async function updateJudgement(
-  tx: Tx,
-  id: ReadingId,
-  { reason, vouched }: Judgement,
-): Promise<void> {
+/** Sets readings aside, or lets them count again. */
+export async function updateJudgements(tx: Tx, readings: readonly Reading[]): Promise<void> {
+  if (readings.length === 0) return;
+  const before = await takeMarks(tx, readings.length);
   await tx.query(
-    sql`update readings set aside_reason = ${reason}, vouched = ${vouched},
-               aside_by = case when ${reason}::text is null then null else app_account() end,
-               aside_at = case when ${reason}::text is null then null else now() end
-        where id = ${id}`,
+    sql`update readings r set aside_reason = d."asideReason", vouched = d.vouched,
+               aside_by = case when d."asideReason" is null then null else app_account() end,
+               aside_at = case when d."asideReason" is null then null else now() end,
+               mark = ${before}::bigint + d.nth
+        from ${readingRows(readings)}
+        where r.id = d.id`,
+  );
+}
+
+/** Deletes readings for good, and remembers that they are. */
+export async function deleteReadings(tx: Tx, ids: readonly ReadingId[]): Promise<void> {
+  if (ids.length === 0) return;
+  const before = await takeMarks(tx, ids.length);
+  await tx.query(sql`delete from readings where id = any(${ids}::uuid[])`);
+  await tx.query(
+    sql`insert into gone_readings (id, mark)
+        select id, ${before}::bigint + nth from unnest(${ids}::uuid[]) with ordinality as d(id, nth)
+        on conflict do nothing`,
   );
 }
