@@ -13,7 +13,7 @@ import type {
 } from '@bradyon/core/units';
 import { describe, expect, it } from 'vitest';
 import { signUpContract, type SignUp } from './accounts.ts';
-import { teamFileContract, teamImportContract, type TeamFile } from './files.ts';
+import { TEAM_FILE_VERSION, teamFileContract, teamImportContract, type TeamFile } from './files.ts';
 import { gateEventContract, type GateEvent } from './gates.ts';
 import { battingContract, type BattingRecord } from './innings.ts';
 import { testDiveContract, type TestDiveRecord } from './leads.ts';
@@ -78,6 +78,7 @@ const team: TeamDraft = {
   levelChanges: {},
   playChanges: {},
   throwLimits: { pitcher: 80, catcher: null },
+  timeZone: 'America/Chicago',
 };
 const delivery: ReadingDraft = {
   id: uuid as ReadingId,
@@ -123,6 +124,8 @@ describe('the contracts', () => {
     [{ levelChanges: { topSpeed: 99 } }, 'levelChanges.topSpeed'],
     [{ levelChanges: { gravity: 9.8 } }, 'levelChanges.gravity'],
     [{ level: 'fpHs' }, 'level'],
+    [{ timeZone: null }, null],
+    [{ timeZone: 'Skerry/Nowhere' }, 'timeZone'],
     [{ playChanges: { squeeze: { ...USUAL_SQUEEZE, scored: 0.4 } } }, 'playChanges.squeeze'],
     [{ playChanges: { rates: { strikeout: 1 } } }, 'playChanges.rates.walk'],
     [{ ruleset: { ...PRESETS.fullSizeSeven, innings: 7.5 } }, 'ruleset.innings'],
@@ -202,7 +205,7 @@ describe('the contracts', () => {
   const { id: _, ...teamOfFile } = team;
   const file: TeamFile = {
     format: 'bradyon-team',
-    version: 2,
+    version: TEAM_FILE_VERSION,
     exportedAt: '2031-05-01T17:30:00.000Z',
     team: teamOfFile,
     opponents: [],
@@ -228,6 +231,7 @@ describe('the contracts', () => {
       neededChance: _chance,
       levelChanges: _changes,
       playChanges: _sheets,
+      timeZone: _zone,
       ...oldTeam
     } = teamOfFile;
     const { leadFeet: _lead, ...oldPerson } = person;
@@ -238,20 +242,70 @@ describe('the contracts', () => {
       team: { ...oldTeam, neededMarginSeconds: 0.06 },
       people: [oldPerson],
     };
-    expect(teamFileContract.check(old)).toEqual({ ok: true, value: file });
+    const now = { ...file, team: { ...teamOfFile, timeZone: null } };
+    expect(teamFileContract.check(old)).toEqual({ ok: true, value: now });
     const made = teamImportContract.check({ id: uuid, file: old });
-    expect(made).toEqual({ ok: true, value: { id: uuid, file } });
+    expect(made).toEqual({ ok: true, value: { id: uuid, file: now } });
     for (const none of [null, 7, { file: null }, { version: 1, people: [null] }]) {
       expect(teamFileContract.check(none).ok).toBe(false);
       expect(teamImportContract.check(none).ok).toBe(false);
     }
   });
 
+  it('a team file of version 2 is read in every shape that version had', () => {
+    const { timeZone: _zone, playChanges, ...oldTeam } = teamOfFile;
+    const { batting: seasons, battingOrder, ...rest } = file;
+    const value = { ...file, team: { ...teamOfFile, timeZone: null } };
+    for (const later of [
+      {},
+      { batting: seasons },
+      { batting: seasons, battingOrder },
+      { batting: seasons, battingOrder, team: { ...oldTeam, playChanges } },
+    ]) {
+      const old = { ...rest, team: oldTeam, version: 2, ...later };
+      expect(teamFileContract.check(old)).toEqual({ ok: true, value });
+    }
+  });
+
+  const run1 = {
+    id: uuid,
+    deviceName: 'Gates',
+    personId: uuid,
+    takenAt: '2031-05-01T17:30:00.000Z',
+    beams: [
+      { feet: 0, seconds: 0 },
+      { feet: 10, seconds: 0.9 },
+    ],
+  };
+  const together = {
+    id: uuid,
+    kind: 'pop',
+    startedAt: '2031-05-01T17:30:00.000Z',
+    times: [{ event: 1, seconds: 2.1, accountId: uuid, name: 'Marit' }],
+  };
   it.each([
     [{}, null],
+    [{ people: [person, person] }, 'people.1.id'],
+    [{ people: [person, { ...person, id: otherUuid }] }, 'people.1.number'],
+    [{ people: [person, { ...person, id: otherUuid, retired: true }] }, null],
+    [{ readings: [file.readings[0], file.readings[0]] }, 'readings.1.id'],
+    [{ testDives: [testDive, testDive] }, 'testDives.1.id'],
+    [{ testDives: [{ ...testDive, result: 'short' }] }, 'testDives.0.inchesShort'],
+    [{ gateRuns: [run1] }, null],
+    [{ gateRuns: [run1, run1] }, 'gateRuns.1.id'],
+    [{ gateRuns: [{ ...run1, beams: run1.beams.toReversed() }] }, 'gateRuns.0.beams'],
+    [{ together: [together, together] }, 'together.1.id'],
+    [
+      { together: [{ ...together, times: [...together.times, ...together.times] }] },
+      'together.0.times.1',
+    ],
+    [{ batting: [batting, batting] }, 'batting.1'],
+    [{ batting: [{ ...batting, doubles: 9 }] }, 'batting.0.hits'],
+    [{ readings: [{ ...file.readings[0], movedFrom: otherUuid }] }, 'readings.0'],
+    [{ readings: [{ ...file.readings[0], movedFrom: uuid }] }, 'readings.0.movedFrom'],
     [{ testDives: [{ ...testDive, personId: otherUuid }] }, 'testDives.0'],
     [{ format: 'other' }, 'format'],
-    [{ version: 3 }, 'version'],
+    [{ version: TEAM_FILE_VERSION + 1 }, 'version'],
     [{ people: [] }, 'readings.0'],
     [{ team: { ...teamOfFile, level: 'fpHs' } }, 'team.level'],
     [{ people: [{ ...person, opponentId: uuid }] }, 'people.0'],

@@ -19,6 +19,7 @@ import { errorHandler, unknownPath } from './http/errors.ts';
 import { makeReply } from './http/exchange.ts';
 import { sameOriginWrites } from './http/guard.ts';
 import { errorForLog } from './http/log.ts';
+import { Problem } from './http/problem.ts';
 import { sessions, signedIn } from './http/session.ts';
 
 /** Bodies: what a form sends, a batch or an import of rows. Whole teams are read by their own route. */
@@ -63,7 +64,12 @@ export function makeApp({ pool, probe, config, logger }: AppParts): Express {
   mount('/accounts', accountRoutes(deps), SMALL);
   // Nothing of a body is read before somebody is signed in.
   api.use((req, _res, next) => {
-    signedIn(req);
+    const accountId = signedIn(req);
+    // A tab that still works for the coach who was signed in here before must not write as this one.
+    const meant = req.get('Bradyon-Account');
+    if (meant !== undefined && meant !== accountId) {
+      throw new Problem(401, 'Another coach has signed in on this device. Sign in again.');
+    }
     next();
   });
   mount('/thumbs', thumbRoutes(deps), SMALL);

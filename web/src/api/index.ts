@@ -1,5 +1,12 @@
+export { wallOffsetMs } from './clock.ts';
+export { changeKept } from './changeKept.ts';
+export { growingList, type GrowingList } from './growing.ts';
 export { newId } from './ids.ts';
-export { useOutbox, useSend, type OutboxItem } from './outbox.ts';
-export { RefusedError, request } from './request.ts';
+export type { Answer, Entry } from './outbox.ts';
+export { RefusedError, request, UnreachableError } from './request.ts';
+export { beginSession, endSession, session } from './session.ts';
+export { currentOf } from './stale.ts';
+export { hearTabs } from './tabs.ts';
 export { useContractForm } from './useContractForm.ts';
 export { forgetServerState, queryClient, ServerState } from './ServerState.tsx';
+export { defineWrite, outbox, reassigned, startOutbox, useOutbox, wordsOf } from './writes.ts';

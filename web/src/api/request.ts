@@ -1,36 +1,61 @@
 import type { Problem } from '@bradyon/contract/problem';
+import { session } from './session.ts';
 
 /** The server understood and refused; `problem` says why and which fields. */
 export class RefusedError extends Error {
-  constructor(readonly problem: Problem) {
+  constructor(
+    readonly problem: Problem,
+    readonly retryAfterSeconds: number | null = null,
+  ) {
     super(problem.detail);
   }
 }
 
 /** No answer came, or the server broke: the same request may go through later. */
-class UnreachableError extends Error {}
+export class UnreachableError extends Error {
+  constructor(
+    words: string,
+    /** Whether the server took the request and broke on it. */
+    readonly broke: boolean,
+    readonly retryAfterSeconds: number | null = null,
+  ) {
+    super(words);
+  }
+}
+
+/** A proxy whose server is away, and a server that asks for patience. */
+const AWAY = [502, 503, 504];
 
 /**
- * One request to our own server.
+ * One request to our own server. It says whose it is: a server whose cookie has become another
+ * coach's refuses it instead of taking it as theirs.
  * @throws RefusedError for 4xx, UnreachableError for no answer and 5xx
  */
 export async function request<T>(method: string, path: string, body?: unknown): Promise<T> {
+  const accountId = session.getState().account?.id;
   let response: Response;
   try {
     response = await fetch(path, {
       method,
-      ...(body === undefined
-        ? {}
-        : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+      headers: {
+        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        ...(accountId === undefined ? {} : { 'Bradyon-Account': accountId }),
+      },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
   } catch {
-    throw new UnreachableError('The server cannot be reached. Check the network.');
+    throw new UnreachableError('The server cannot be reached. Check the network.', false);
   }
   if (response.status === 204) return undefined as T;
   const isJson = response.headers.get('Content-Type')?.includes('json') ?? false;
-  const content: unknown = isJson ? await response.json() : null;
-  if (response.ok) return content as T;
-  if (response.status < 500 && isJson) throw new RefusedError(content as Problem);
-  const detail = isJson ? (content as Problem).detail : 'The server did not answer as it should.';
-  throw new UnreachableError(detail);
+  const content: unknown = isJson ? await response.json().catch(() => null) : null;
+  if (response.ok && content !== null) return content as T;
+  const retryAfter = Number(response.headers.get('Retry-After') ?? Number.NaN);
+  const seconds = Number.isFinite(retryAfter) ? retryAfter : null;
+  const problem = content as Problem | null;
+  if (response.status >= 400 && response.status < 500 && problem) {
+    throw new RefusedError(problem, seconds);
+  }
+  const words = problem?.detail ?? 'The server did not answer as it should. Try again.';
+  throw new UnreachableError(words, !AWAY.includes(response.status), seconds);
 }

@@ -3,6 +3,7 @@ export { Empty, Failure, Loading } from './States.tsx';
 export { FormDialog } from './FormDialog.tsx';
 export { FormEnd } from './FormEnd.tsx';
 export { FrontPage } from './FrontPage.tsx';
+export { Fault } from './Fault.tsx';
 export { Field } from './Field.tsx';
 export { feet, giveOrTake, longDate, percent, seconds, shortDate, timesCount } from './format.ts';
 export { How } from './How.tsx';

@@ -46,7 +46,10 @@ export function SignInPage() {
         </FormEnd>
       </Form>
       <p>
-        New here? <Link to="/sign-up">Make an account</Link>
+        New here? <Link to="/sign-up">Create an account</Link>
+      </p>
+      <p>
+        <Link to="/reset">Forgot your password?</Link>
       </p>
     </FrontPage>
   );

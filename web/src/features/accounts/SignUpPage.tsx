@@ -8,7 +8,7 @@ import { Field, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
 import { useEnter } from './SignInPage.tsx';
 
 export function SignUpPage() {
-  useTitle('Make an account');
+  useTitle('Create an account');
   const enter = useEnter();
   const [id] = useState(() => newId<AccountId>());
   const { form, errorOf, failure, submit, submitting } = useContractForm<
@@ -21,7 +21,7 @@ export function SignUpPage() {
     send: async (signUp) => enter(await request<Account>('POST', '/api/accounts', signUp)),
   });
   return (
-    <FrontPage title="Make an account">
+    <FrontPage title="Create an account">
       <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
         <Field
           label="Your name"
@@ -51,7 +51,7 @@ export function SignUpPage() {
           )}
         </Field>
         <FormEnd failure={failure} submitting={submitting}>
-          Make the account
+          Create account
         </FormEnd>
       </Form>
       <p>

@@ -1,2 +1,3 @@
 export { RequireAccount } from './RequireAccount.tsx';
-export { useAccount, useSignOut } from './useAccount.ts';
+export { SignOutDialog } from './SignOutDialog.tsx';
+export { sessionRanOut, useAccount, watchAccount } from './useAccount.ts';

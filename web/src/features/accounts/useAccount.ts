@@ -1,16 +1,20 @@
 import type { Account, Welcome } from '@bradyon/contract/accounts';
 import { useQuery } from '@tanstack/react-query';
-import { useNavigate } from 'react-router';
 import {
+  beginSession,
+  endSession,
   forgetServerState,
+  hearTabs,
+  outbox,
   queryClient,
   RefusedError,
   request,
-  useOutbox,
+  session,
 } from '../../api/index.ts';
-import { notify } from '../../ui/index.ts';
 
 const ME = ['me'];
+/** Somebody has signed out without network: the server is told when it can be reached. */
+const LEFT_KEY = 'bradyon-left';
 
 /** Who is signed in; null when nobody is. Kept on the device, so that it opens without network. */
 export function useAccount(): { account: Account | null; isLoading: boolean; error: Error | null } {
@@ -18,6 +22,7 @@ export function useAccount(): { account: Account | null; isLoading: boolean; err
     queryKey: ME,
     queryFn: async () => {
       try {
+        if (localStorage.getItem(LEFT_KEY) !== null) await leave();
         return await request<Account>('GET', '/api/accounts/me');
       } catch (refusal) {
         if (refusal instanceof RefusedError && refusal.problem.status === 401) return null;
@@ -33,11 +38,58 @@ export function useAccount(): { account: Account | null; isLoading: boolean; err
   };
 }
 
-/** Remembers who signed in. Whatever another coach left on this device is forgotten first. */
-export async function rememberAccount(account: Account): Promise<void> {
-  const before = queryClient.getQueryData<Account | null>(ME);
-  if (before && before.id !== account.id) await forgetServerState();
+/** The session has run out, or another coach's has taken its place. */
+export function sessionRanOut(): void {
+  void queryClient.invalidateQueries({ queryKey: ME });
+}
+
+/** Keeps this tab's account at what the server says, and this tab at what the others do. */
+export function watchAccount(): void {
+  queryClient.getQueryCache().subscribe(({ type, query }) => {
+    if (query.queryKey[0] !== ME[0]) {
+      const { error } = query.state;
+      if (type === 'updated' && error instanceof RefusedError && error.problem.status === 401) {
+        sessionRanOut();
+      }
+      return;
+    }
+    const account = query.state.data as Account | null | undefined;
+    const before = session.getState().account?.id;
+    if (type !== 'updated' || !account || account.id === before) return;
+    // The cookie has become another coach's: nothing of the one before may stay on the screen.
+    if (before !== undefined) void changeAccount(account);
+    else beginSession(account);
+  });
+  hearTabs((message) => {
+    if (message.type !== 'session') return;
+    const here = session.getState().account?.id ?? null;
+    if (message.accountId === here) {
+      outbox.drain();
+      return;
+    }
+    // What this tab holds is not for whoever is signed in now. The page begins as that one's.
+    if (here !== null || message.accountId !== null) location.reload();
+  });
+}
+
+async function changeAccount(account: Account): Promise<void> {
+  await forgetServerState();
+  beginSession(account);
   queryClient.setQueryData(ME, account);
+}
+
+/**
+ * Remembers who signed in. What was shown to another coach on this device is forgotten first; what
+ * that coach tapped and nobody has sent waits for its own account.
+ */
+export async function rememberAccount(account: Account): Promise<void> {
+  localStorage.removeItem(LEFT_KEY);
+  const before = queryClient.getQueryData<Account | null>(ME);
+  if (before?.id === account.id) {
+    beginSession(account);
+    queryClient.setQueryData(ME, account);
+    outbox.drain();
+  } else await changeAccount(account);
 }
 
 /** Whether the demo can be offered. */
@@ -48,22 +100,29 @@ export function useWelcome(): Welcome | undefined {
   }).data;
 }
 
-/** Signs out and forgets the team on this device; times that are not saved yet hold it up. */
-export function useSignOut(): { signOut: () => Promise<void>; unsaved: number } {
-  const unsaved = useOutbox().length;
-  const navigate = useNavigate();
-  return {
-    unsaved,
-    signOut: async () => {
-      try {
-        await request('DELETE', '/api/accounts/session');
-      } catch (error) {
-        // Still signed in: the cookie can only be taken back by the server.
-        notify(`Not signed out. ${error instanceof Error ? error.message : ''}`);
-        return;
-      }
-      await forgetServerState();
-      await navigate('/sign-in');
-    },
-  };
+async function leave(): Promise<void> {
+  await request('DELETE', '/api/accounts/session');
+  localStorage.removeItem(LEFT_KEY);
+}
+
+/**
+ * Signs out and forgets the team on this device, in every tab.
+ * @param unsent what becomes of taps that have not arrived: they go with everything else, or wait on
+ *   this device for the same coach
+ */
+export async function signOut(unsent: 'discard' | 'keep'): Promise<void> {
+  const accountId = session.getState().account?.id;
+  if (accountId && unsent === 'discard') await outbox.discardAll(accountId);
+  localStorage.setItem(LEFT_KEY, 'yes');
+  // Without network the cookie can only be taken back later; nobody is kept here for that.
+  await leave().catch(() => undefined);
+  await forgetDevice();
+}
+
+/** Nothing of the team stays on the device, and nobody is signed in here any more. */
+export async function forgetDevice(): Promise<void> {
+  endSession();
+  localStorage.removeItem('bradyon-team');
+  await forgetServerState();
+  queryClient.setQueryData(ME, null);
 }

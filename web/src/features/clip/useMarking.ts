@@ -8,11 +8,11 @@ import {
 } from '@bradyon/core/timing';
 import type { Base, PersonId, ReadingId } from '@bradyon/core/units';
 import { useState } from 'react';
-import { newId, useSend } from '../../api/index.ts';
+import { newId } from '../../api/index.ts';
 import { notify, seconds } from '../../ui/index.ts';
 import { usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { KIND_WORDS } from '../timing/index.ts';
+import { KIND_WORDS, readingWrite } from '../timing/index.ts';
 import { CLIP_PLANS, clipSplits, type ClipPlanName } from './clip.ts';
 
 const KIND_BASES: Partial<Record<ReadingKind, readonly Base[]>> = {
@@ -34,7 +34,6 @@ export type Marking = ReturnType<typeof useMarking>;
 export function useMarking(file: File, playFps: number) {
   const team = useTeam();
   const { playing, lineup } = usePlaying(team.id);
-  const send = useSend();
   const { leadRule } = team.ruleset;
   const plans = (Object.keys(CLIP_PLANS) as ClipPlanName[]).filter(
     (name) =>
@@ -99,12 +98,17 @@ export function useMarking(file: File, playFps: number) {
       notify(drafts);
       return;
     }
-    for (const draft of drafts) send({ teamId: team.id, write: 'reading', draft });
+    readingWrite.send(team.id, ...drafts.map((draft) => ({ step: 'add', draft }) as const));
     setMarks([]);
     const kept = drafts.map((each) => `${KIND_WORDS[each.kind].name} ${seconds(each.seconds)}`);
     notify(`Kept: ${kept.join(', ')}`, () => {
       for (const { id: readingId } of drafts) {
-        send({ teamId: team.id, write: 'judge', readingId, reason: 'wrong tap', vouched: false });
+        readingWrite.send(team.id, {
+          step: 'judge',
+          readingId,
+          reason: 'wrong tap',
+          vouched: false,
+        });
       }
     });
   };

@@ -18,6 +18,7 @@ import {
 } from '@bradyon/core/files';
 import { byNumber, type Person } from '@bradyon/core/people';
 import type { ReadingDraft } from '@bradyon/core/timing';
+import { dayIn } from '@bradyon/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
@@ -28,7 +29,7 @@ import { Choice, Failure, Loading, notify, seconds, useTitle } from '../../ui/in
 import { useBatting } from '../innings/index.ts';
 import { personLabel, usePeople } from '../people/index.ts';
 import { TeamTabs, useTeam } from '../teams/index.ts';
-import { dayOf, titleOf, useReadings } from '../timing/index.ts';
+import { titleOf, useReadings } from '../timing/index.ts';
 import { download, idsFor, makeSheet } from './csv.ts';
 import { CsvImport, type CsvKind } from './CsvImport.tsx';
 import './FilesPage.scss';
@@ -96,12 +97,12 @@ export function FilesPage() {
 function TakeOut() {
   const team = useTeam();
   const { people, opponents } = usePeople(team.id);
-  const { all } = useReadings(team.id);
+  const all = useReadings(team.id).all();
   const { all: seasons } = useBatting(team.id);
   const [busy, setBusy] = useState(false);
   const name = (what: string, ending: string): string => {
     const plain = team.name.toLowerCase().replaceAll(/[^\p{L}\p{N}]+/gu, '-');
-    return `${plain}-${what}-${dayOf(Date.now())}.${ending}`;
+    return `${plain}-${what}-${dayIn(team.timeZone, Date.now())}.${ending}`;
   };
   const whole = async (): Promise<void> => {
     setBusy(true);
@@ -221,7 +222,7 @@ function TimesIn() {
   const team = useTeam();
   const client = useQueryClient();
   const { people, opponents } = usePeople(team.id);
-  const { all } = useReadings(team.id);
+  const all = useReadings(team.id).all();
   const [unit, setUnit] = useState<DistanceUnit>('ft');
   const known = { people, opponents, ourName: team.name, readings: all };
   const kind: CsvKind<ReadingColumn, ReadingDraft> = {

@@ -45,7 +45,7 @@ function Choices({ view }: { view: GameInView }) {
   };
   const best = useQuery({
     queryKey: ['best', team.id, asked],
-    queryFn: () => inWorker().bestChoices(asked),
+    queryFn: () => inWorker((heavy) => heavy.bestChoices(asked)),
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 10 * 60_000,
     networkMode: 'always',

@@ -1,7 +1,8 @@
 import type { BattingRecord } from '@bradyon/contract/innings';
+import type { Kept } from '@bradyon/contract/kept';
 import type { PersonId, TeamId } from '@bradyon/core/units';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { request } from '../../api/index.ts';
+import { currentOf, request } from '../../api/index.ts';
 
 const NONE: BattingRecord[] = [];
 
@@ -11,25 +12,37 @@ export function useBatting(teamId: TeamId) {
   const key = ['batting', teamId];
   const { data, error, refetch } = useQuery({
     queryKey: key,
-    queryFn: () => request<BattingRecord[]>('GET', `/api/teams/${teamId}/batting`),
+    queryFn: () => request<Kept<BattingRecord>[]>('GET', `/api/teams/${teamId}/batting`),
   });
-  const put = (personId: PersonId, record: BattingRecord | null): void => {
-    client.setQueryData<BattingRecord[]>(key, (rows) => [
+  const keptOf = (personId: PersonId): Kept<BattingRecord> | null =>
+    client.getQueryData<Kept<BattingRecord>[]>(key)?.find((row) => row.personId === personId) ??
+    null;
+  const put = (personId: PersonId, record: Kept<BattingRecord> | null): void => {
+    client.setQueryData<Kept<BattingRecord>[]>(key, (rows) => [
       ...(rows ?? []).filter((row) => row.personId !== personId),
       ...(record ? [record] : []),
     ]);
   };
   const save = useMutation({
-    mutationFn: (record: BattingRecord) =>
-      request<BattingRecord>('PUT', `/api/teams/${teamId}/batting/${record.personId}`, record),
+    scope: { id: `batting ${teamId}` },
+    mutationFn: (record: BattingRecord) => {
+      const path = `/api/teams/${teamId}/batting/${record.personId}`;
+      return request<Kept<BattingRecord>>('PUT', path, {
+        ...record,
+        version: keptOf(record.personId)?.version ?? 0,
+      });
+    },
     // Shown at once, and taken back if it is refused.
     onMutate: (record) => {
-      const before = data?.find((row) => row.personId === record.personId) ?? null;
-      put(record.personId, record);
+      const before = keptOf(record.personId);
+      put(record.personId, { ...record, version: before?.version ?? 0 });
       return before;
     },
-    onError: (_error, { personId }, before) => {
-      put(personId, before ?? null);
+    onSuccess: (saved) => {
+      put(saved.personId, saved);
+    },
+    onError: (error, { personId }, before) => {
+      put(personId, currentOf<Kept<BattingRecord>>(error) ?? before ?? null);
     },
   });
   const remove = useMutation({

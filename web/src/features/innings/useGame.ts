@@ -112,7 +112,7 @@ export function useGame(): GameInView {
     queryKey: ['game', team.id, asked],
     queryFn: async (): Promise<{ asked: GameAsked; tables: GameTables }> => ({
       asked,
-      tables: await inWorker().makeTables(asked),
+      tables: await inWorker((heavy) => heavy.makeTables(asked)),
     }),
     enabled: !isAverage && !loading.isLoading,
     // The last ones of this team, not of the one that was open before.

@@ -2,28 +2,24 @@ import type { TestDiveRecord } from '@bradyon/contract/leads';
 import type { TestDive } from '@bradyon/core/leads';
 import type { PersonId, TeamId, TestDiveId } from '@bradyon/core/units';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { newId, request, useOutbox, useSend } from '../../api/index.ts';
+import { newId, request } from '../../api/index.ts';
 import { notify } from '../../ui/index.ts';
+import { diveWrite, divesKey } from './writes.ts';
 
 const NONE: TestDiveRecord[] = [];
 
 /** The test dives of a team, those not saved yet included, the newest first. */
 export function useDives(teamId: TeamId) {
   const client = useQueryClient();
-  const send = useSend();
-  const outbox = useOutbox();
-  const key = ['testDives', teamId];
+  const posted = diveWrite.useWaiting(teamId);
+  const key = divesKey(teamId);
   const { data, error, refetch } = useQuery({
     queryKey: key,
     queryFn: () => request<TestDiveRecord[]>('GET', `/api/teams/${teamId}/test-dives`),
   });
   const kept = data ?? NONE;
   const known = new Set(kept.map(({ id }) => id));
-  const waiting = outbox.flatMap((item) =>
-    item.write === 'testDive' && item.teamId === teamId && !known.has(item.draft.id)
-      ? [item.draft]
-      : [],
-  );
+  const waiting = posted.filter(({ id }) => !known.has(id));
   const all = waiting.length === 0 ? kept : [...waiting.toReversed(), ...kept];
   const takeBack = useMutation({
     mutationFn: (id: TestDiveId) => request('DELETE', `/api/teams/${teamId}/test-dives/${id}`),
@@ -38,11 +34,7 @@ export function useDives(teamId: TeamId) {
     of: (personId: PersonId): TestDiveRecord[] => all.filter((dive) => dive.personId === personId),
     add: (personId: PersonId, dive: TestDive): void => {
       const takenAt = new Date().toISOString();
-      send({
-        teamId,
-        write: 'testDive',
-        draft: { ...dive, id: newId<TestDiveId>(), personId, takenAt },
-      });
+      diveWrite.send(teamId, { ...dive, id: newId<TestDiveId>(), personId, takenAt });
     },
     takeBack: (id: TestDiveId): void => {
       takeBack.mutate(id);

@@ -5,7 +5,7 @@ import Form from 'react-bootstrap/Form';
 import { newId, useContractForm } from '../../api/index.ts';
 import { Field, FormDialog } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { useSaveOpponent } from './usePeople.ts';
+import { usePeople, useSaveOpponent } from './usePeople.ts';
 
 /** Adds an opponent, renames one, retires one or brings it back. */
 export function OpponentForm({
@@ -21,11 +21,13 @@ export function OpponentForm({
   const team = useTeam();
   const save = useSaveOpponent(team.id);
   const [id] = useState(() => opponent?.id ?? newId<OpponentId>());
+  // As it is kept now: a colleague may save a change while this is open.
+  const now = usePeople(team.id).opponents.find((each) => each.id === id) ?? opponent;
   const { form, errorOf, failure, submit, submitting } = useContractForm<
     { name: string; retired: boolean },
     Opponent
   >({
-    initial: { name: opponent?.name ?? '', retired: opponent?.retired ?? false },
+    initial: { name: now?.name ?? '', retired: now?.retired ?? false },
     contract: async () => (await import('@bradyon/contract/people')).opponentContract,
     toSend: ({ name, retired }) => ({ id, name, retired }),
     send: async (row) => {

@@ -6,7 +6,7 @@ import { newId, useContractForm } from '../../api/index.ts';
 import { Choice, Field, FormDialog } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
 import './PersonForm.scss';
-import { useSavePerson } from './usePeople.ts';
+import { usePerson, useSavePerson } from './usePeople.ts';
 
 const HAND_WORDS = { right: 'Right', left: 'Left', switch: 'Switch' } as const;
 
@@ -26,11 +26,13 @@ export function PersonForm({
   const team = useTeam();
   const save = useSavePerson(team.id);
   const [id] = useState(() => person?.id ?? newId<PersonId>());
+  // As it is kept now: a colleague may save a change while this is open.
+  const now = usePerson(team.id, id) ?? person;
   const { form, errorOf, failure, submit, submitting } = useContractForm<
     Omit<Person, 'id' | 'opponentId'>,
     Person
   >({
-    initial: person ?? {
+    initial: now ?? {
       number: '',
       name: '',
       throws: 'right',

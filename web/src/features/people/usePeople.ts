@@ -1,7 +1,8 @@
+import type { Kept } from '@bradyon/contract/kept';
 import type { Opponent, Person } from '@bradyon/core/people';
 import type { TeamId } from '@bradyon/core/units';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { request } from '../../api/index.ts';
+import { currentOf, request } from '../../api/index.ts';
 
 interface People {
   people: Person[];
@@ -15,11 +16,11 @@ interface People {
 export function usePeople(teamId: TeamId): People {
   const people = useQuery({
     queryKey: ['people', teamId],
-    queryFn: () => request<Person[]>('GET', `/api/teams/${teamId}/people`),
+    queryFn: () => request<Kept<Person>[]>('GET', `/api/teams/${teamId}/people`),
   });
   const opponents = useQuery({
     queryKey: ['opponents', teamId],
-    queryFn: () => request<Opponent[]>('GET', `/api/teams/${teamId}/opponents`),
+    queryFn: () => request<Kept<Opponent>[]>('GET', `/api/teams/${teamId}/opponents`),
   });
   const hasAll = people.data !== undefined && opponents.data !== undefined;
   const error = hasAll ? null : (people.error ?? opponents.error);
@@ -42,16 +43,28 @@ export function usePerson(teamId: TeamId, personId: string | undefined): Person 
 /** Saves somebody or some opponent, new or changed. Sending the same new one twice makes one. */
 function useSaveOf<T extends { id: string }>(what: 'people' | 'opponents', teamId: TeamId) {
   const client = useQueryClient();
+  const put = (saved: Kept<T>): void => {
+    client.setQueryData<Kept<T>[]>([what, teamId], (rows) => [
+      ...(rows ?? []).filter(({ id }) => id !== saved.id),
+      saved,
+    ]);
+  };
   return useMutation({
+    // One after the other: the second is made from what the first left.
+    scope: { id: `${what} ${teamId}` },
     mutationFn: ({ row, isNew }: { row: T; isNew: boolean }) => {
       const base = `/api/teams/${teamId}/${what}`;
-      return isNew ? request<T>('POST', base, row) : request<T>('PUT', `${base}/${row.id}`, row);
+      if (isNew) return request<Kept<T>>('POST', base, row);
+      // The version that is on the screen: forms follow what is kept.
+      const version = client
+        .getQueryData<Kept<T>[]>([what, teamId])
+        ?.find(({ id }) => id === row.id)?.version;
+      return request<Kept<T>>('PUT', `${base}/${row.id}`, { ...row, version: version ?? 0 });
     },
-    onSuccess: (saved) => {
-      client.setQueryData<T[]>([what, teamId], (rows) => [
-        ...(rows ?? []).filter(({ id }) => id !== saved.id),
-        saved,
-      ]);
+    onSuccess: put,
+    onError: (error) => {
+      const current = currentOf<Kept<T>>(error);
+      if (current) put(current);
     },
   });
 }

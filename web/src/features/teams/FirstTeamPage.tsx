@@ -9,7 +9,7 @@ import Form from 'react-bootstrap/Form';
 import { Link, useNavigate } from 'react-router';
 import { newId, useContractForm } from '../../api/index.ts';
 import { Choice, Field, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
-import { useSignOut } from '../accounts/index.ts';
+import { SignOutDialog } from '../accounts/index.ts';
 import { useAddTeam, useTeams } from './useTeams.ts';
 
 /** Making a team or joining one, the first or a further one. */
@@ -17,7 +17,7 @@ export function FirstTeamPage() {
   useTitle('Your team');
   const [way, setWay] = useState<'make' | 'join'>('make');
   const { data: teams } = useTeams();
-  const { signOut } = useSignOut();
+  const [isLeaving, setIsLeaving] = useState(false);
   return (
     <FrontPage title={teams?.length ? 'Another team' : 'Your team'}>
       <Choice
@@ -35,9 +35,22 @@ export function FirstTeamPage() {
           <Link to="/">Back to your team</Link>
         </p>
       ) : (
-        <Button variant="link" className="front-leave" onClick={() => void signOut()}>
+        <Button
+          variant="link"
+          className="front-leave"
+          onClick={() => {
+            setIsLeaving(true);
+          }}
+        >
           Sign out
         </Button>
+      )}
+      {isLeaving && (
+        <SignOutDialog
+          onClose={() => {
+            setIsLeaving(false);
+          }}
+        />
       )}
     </FrontPage>
   );
@@ -65,6 +78,7 @@ function MakeTeam() {
       levelChanges: {},
       playChanges: {},
       throwLimits: { pitcher: null, catcher: null },
+      timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     }),
     send: async (team) => {
       await add.mutateAsync({ make: team });

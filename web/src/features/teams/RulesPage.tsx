@@ -26,6 +26,8 @@ interface Values extends Omit<Typed, 'name'> {
   neededPercent: string;
   pitcherThrows: string;
   catcherThrows: string;
+  /** Empty: each device's own. */
+  timeZone: string;
 }
 
 const LEAD_RULE_OPTIONS = {
@@ -62,7 +64,7 @@ const FLAGS: {
 
 type TypedRules = Omit<
   Values,
-  'name' | 'level' | 'neededPercent' | 'pitcherThrows' | 'catcherThrows'
+  'name' | 'level' | 'neededPercent' | 'pitcherThrows' | 'catcherThrows' | 'timeZone'
 >;
 
 function typedOf(ruleset: Ruleset): TypedRules {
@@ -97,6 +99,7 @@ export function RulesPage() {
       neededPercent: String(Math.round(team.neededChance * 100)),
       pitcherThrows: String(team.throwLimits.pitcher ?? ''),
       catcherThrows: String(team.throwLimits.catcher ?? ''),
+      timeZone: team.timeZone ?? '',
       ...typedOf(team.ruleset),
     },
     contract: async () => (await import('@bradyon/contract/teams')).teamDraftContract,
@@ -112,6 +115,7 @@ export function RulesPage() {
         pitcher: figure(values.pitcherThrows),
         catcher: figure(values.catcherThrows),
       },
+      timeZone: values.timeZone === '' ? null : values.timeZone,
       ruleset: {
         name: values.rulesName,
         sport: values.sport,
@@ -157,6 +161,22 @@ export function RulesPage() {
                 {levelsOf(sport).map((level) => (
                   <option key={level} value={level}>
                     {LEVELS[level].label}
+                  </option>
+                ))}
+              </Form.Select>
+            )}
+          </Field>
+          <Field
+            label="Time zone"
+            error={errorOf('timeZone')}
+            hint="A practice is one day wherever a coach looks at it."
+          >
+            {(field) => (
+              <Form.Select {...field} {...form.register('timeZone')}>
+                <option value="">Each device&rsquo;s own</option>
+                {Intl.supportedValuesOf('timeZone').map((zone) => (
+                  <option key={zone} value={zone}>
+                    {zone.replaceAll('_', ' ')}
                   </option>
                 ))}
               </Form.Select>

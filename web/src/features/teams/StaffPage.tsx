@@ -1,12 +1,14 @@
-import type { Invite, Member, OpenInvite } from '@bradyon/contract/teams';
+import type { Invite, Member, OpenInvite, ResetCode } from '@bradyon/contract/teams';
 import type { InviteId } from '@bradyon/core/units';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { UserMinus, UserPlus, X } from 'lucide-react';
+import { KeyRound, Trash2, UserMinus, UserPlus, X } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import Modal from 'react-bootstrap/Modal';
+import { useNavigate } from 'react-router';
 import { newId, request } from '../../api/index.ts';
-import { Failure, Loading, longDate, notify, useTitle } from '../../ui/index.ts';
+import { Failure, Field, FormDialog, Loading, longDate, notify, useTitle } from '../../ui/index.ts';
 import './StaffPage.scss';
 import { TeamTabs } from './TeamTabs.tsx';
 import { useTeam } from './useTeams.ts';
@@ -38,6 +40,7 @@ export function StaffPage() {
           )}
         </section>
         {team.role === 'owner' && <Invitations base={base} />}
+        {team.role === 'owner' && <DeleteTeam />}
       </div>
     </>
   );
@@ -67,14 +70,17 @@ function MemberList({ members }: { members: Member[] }) {
             <span className="quiet">{member.role === 'owner' ? 'owner' : 'assistant'}</span>
           </span>
           {team.role === 'owner' && member.role === 'assistant' && (
-            <Button
-              variant="outline-primary"
-              onClick={() => {
-                setLeaving(member);
-              }}
-            >
-              <UserMinus size={18} aria-hidden="true" /> Take off
-            </Button>
+            <span className="staff-ways">
+              <ResetCodeButton member={member} />
+              <Button
+                variant="outline-primary"
+                onClick={() => {
+                  setLeaving(member);
+                }}
+              >
+                <UserMinus size={18} aria-hidden="true" /> Remove
+              </Button>
+            </span>
           )}
         </li>
       ))}
@@ -87,7 +93,7 @@ function MemberList({ members }: { members: Member[] }) {
         }}
       >
         <Modal.Header closeButton>
-          <Modal.Title>Take {leaving?.name} off the staff?</Modal.Title>
+          <Modal.Title>Remove {leaving?.name} from the staff?</Modal.Title>
         </Modal.Header>
         <Modal.Body>Their times stay. To come back they need a new code.</Modal.Body>
         <Modal.Footer>
@@ -104,7 +110,7 @@ function MemberList({ members }: { members: Member[] }) {
               if (leaving) remove.mutate(leaving);
             }}
           >
-            Take off
+            Remove
           </Button>
         </Modal.Footer>
       </Modal>
@@ -112,16 +118,107 @@ function MemberList({ members }: { members: Member[] }) {
   );
 }
 
+/** A code for a new password: there is no mail, so it is read out or written down. */
+function ResetCodeButton({ member }: { member: Member }) {
+  const team = useTeam();
+  const make = useMutation({
+    mutationFn: () =>
+      request<ResetCode>('POST', `/api/teams/${team.id}/members/${member.accountId}/reset-code`),
+    onError: ({ message }) => {
+      notify(message);
+    },
+  });
+  if (make.data) {
+    return (
+      <span role="status">
+        Code for {member.name}: <strong className="figure">{make.data.code}</strong>
+      </span>
+    );
+  }
+  return (
+    <Button
+      variant="outline-primary"
+      disabled={make.isPending}
+      onClick={() => {
+        make.mutate();
+      }}
+    >
+      <KeyRound size={18} aria-hidden="true" /> New password
+    </Button>
+  );
+}
+
+/** The end of a team. Its name is typed, because nothing brings it back. */
+function DeleteTeam() {
+  const team = useTeam();
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [isAsking, setIsAsking] = useState(false);
+  const [typed, setTyped] = useState('');
+  const remove = useMutation({
+    mutationFn: () => request('DELETE', `/api/teams/${team.id}`),
+    onSuccess: async () => {
+      await navigate('/');
+      await client.invalidateQueries({ queryKey: ['teams'] });
+    },
+  });
+  const isSure = typed.trim() === team.name;
+  return (
+    <section className="card-box">
+      <h2>Delete the team</h2>
+      <p className="quiet">Everything goes with it. Export the team under Files first.</p>
+      <Button
+        variant="outline-primary"
+        onClick={() => {
+          setIsAsking(true);
+        }}
+      >
+        <Trash2 size={18} aria-hidden="true" /> Delete team
+      </Button>
+      {isAsking && (
+        <FormDialog
+          title={`Delete ${team.name}?`}
+          action="Delete team"
+          failure={remove.error?.message ?? null}
+          submitting={remove.isPending || !isSure}
+          submit={async (event) => {
+            event?.preventDefault();
+            if (isSure) await remove.mutateAsync().catch(() => undefined);
+          }}
+          onClose={() => {
+            setIsAsking(false);
+          }}
+        >
+          <p>Players, times and lineups are deleted for good, for the whole staff.</p>
+          <Field label={`Type ${team.name} to delete it`}>
+            {(field) => (
+              <Form.Control
+                {...field}
+                autoComplete="off"
+                value={typed}
+                onChange={({ target }) => {
+                  setTyped(target.value);
+                }}
+              />
+            )}
+          </Field>
+        </FormDialog>
+      )}
+    </section>
+  );
+}
+
 function Invitations({ base }: { base: string }) {
   const client = useQueryClient();
   const [fresh, setFresh] = useState<Invite | null>(null);
+  const [many, setMany] = useState(false);
   const invites = useQuery({
     queryKey: ['invites', base],
     queryFn: () => request<OpenInvite[]>('GET', `${base}/invites`),
   });
   const refresh = () => client.invalidateQueries({ queryKey: ['invites', base] });
   const invite = useMutation({
-    mutationFn: () => request<Invite>('POST', `${base}/invites`, { id: newId<InviteId>() }),
+    mutationFn: () => request<Invite>('POST', `${base}/invites`, { id: newId<InviteId>(), many }),
     onSuccess: (made) => {
       setFresh(made);
       return refresh();
@@ -145,7 +242,7 @@ function Invitations({ base }: { base: string }) {
       <h2>Invite an assistant</h2>
       <p className="quiet">
         An assistant times and keeps the rosters. Give the code only to people you want on your
-        staff; it works for seven days.
+        staff. It works for seven days.
       </p>
       {fresh && (
         <div className="staff-code" role="status">
@@ -153,6 +250,14 @@ function Invitations({ base }: { base: string }) {
           <span>Write it down or send it now: it is not shown again.</span>
         </div>
       )}
+      <Form.Check
+        id="invite-many"
+        label="Several people may use it"
+        checked={many}
+        onChange={({ target }) => {
+          setMany(target.checked);
+        }}
+      />
       <Button
         disabled={invite.isPending}
         onClick={() => {
@@ -163,9 +268,11 @@ function Invitations({ base }: { base: string }) {
       </Button>
       {invites.data && invites.data.length > 0 && (
         <ul className="staff-list">
-          {invites.data.map(({ id, expiresAt }) => (
+          {invites.data.map(({ id, expiresAt, many: isForMany }) => (
             <li key={id}>
-              <span>Open until {longDate(expiresAt)}</span>
+              <span>
+                {isForMany ? 'For several' : 'For one person'}, open until {longDate(expiresAt)}
+              </span>
               <Button
                 variant="outline-primary"
                 onClick={() => {

@@ -3,23 +3,21 @@ import { describeLeadRule } from '@bradyon/core/rules';
 import { LEVELS } from '@bradyon/core/timing';
 import {
   ChevronDown,
-  CloudOff,
   Footprints,
   LogOut,
   Moon,
   Scale,
   Sun,
   Timer,
+  UserCog,
   Users,
   type LucideIcon,
 } from 'lucide-react';
-import { useEffect, useSyncExternalStore } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import Dropdown from 'react-bootstrap/Dropdown';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
-import { onlineManager } from '@tanstack/react-query';
-import { useOutbox } from '../../api/index.ts';
 import { Empty, Failure, Loading, Mark, useTheme } from '../../ui/index.ts';
-import { useAccount, useSignOut } from '../accounts/index.ts';
+import { SignOutDialog, useAccount } from '../accounts/index.ts';
 import { StealIcon } from './StealIcon.tsx';
 import './TeamShell.scss';
 import { OpenTeam, useLastTeam, useTeams } from './useTeams.ts';
@@ -35,7 +33,7 @@ const WORK: { to: string; pages?: string[]; text: string; Icon: LucideIcon | typ
   ];
 
 /** The frame around a team's pages: where things stand on top, the work beside it. */
-export function TeamShell() {
+export function TeamShell({ saving }: { saving: ReactNode }) {
   const { teamId } = useParams();
   const page = useLocation().pathname.split('/')[3] ?? '';
   const { data: teams, error, refetch } = useTeams();
@@ -66,7 +64,7 @@ export function TeamShell() {
   return (
     <OpenTeam value={team}>
       <div className="shell">
-        <Strip team={team} teams={teams} />
+        <Strip team={team} teams={teams} saving={saving} />
         <nav className="rail" aria-label="Work">
           {WORK.map(({ to, pages, text, Icon }) => (
             <NavLink
@@ -89,7 +87,7 @@ export function TeamShell() {
   );
 }
 
-function Strip({ team, teams }: { team: Team; teams: Team[] }) {
+function Strip({ team, teams, saving }: { team: Team; teams: Team[]; saving: ReactNode }) {
   const { ruleset } = team;
   return (
     <header className="strip">
@@ -113,7 +111,7 @@ function Strip({ team, teams }: { team: Team; teams: Team[] }) {
           <dt>{describeLeadRule(ruleset.leadRule)}</dt>
         </div>
       </dl>
-      <SaveState />
+      {saving}
       <ThemeSwitch />
       <AccountMenu />
     </header>
@@ -148,28 +146,6 @@ function TeamSwitch({ team, teams }: { team: Team; teams: Team[] }) {
   );
 }
 
-/** Whether everything tapped is with the server. */
-function SaveState() {
-  const waiting = useOutbox().length;
-  const isOnline = useSyncExternalStore(
-    (changed) => onlineManager.subscribe(changed),
-    () => onlineManager.isOnline(),
-  );
-  const times = waiting === 1 ? '1 to save' : `${String(waiting)} to save`;
-  return (
-    <p className="strip-saved" role="status">
-      {!isOnline && <CloudOff size={16} aria-hidden="true" />}
-      {isOnline
-        ? waiting === 0
-          ? 'All saved'
-          : times
-        : waiting === 0
-          ? 'Offline'
-          : `Offline, ${times}`}
-    </p>
-  );
-}
-
 function ThemeSwitch() {
   const { isNight, toggle } = useTheme();
   return (
@@ -186,7 +162,8 @@ function ThemeSwitch() {
 
 function AccountMenu() {
   const { account } = useAccount();
-  const { signOut, unsaved } = useSignOut();
+  const navigate = useNavigate();
+  const [isLeaving, setIsLeaving] = useState(false);
   const name = account?.name ?? '';
   const initials = name
     .split(/\s+/)
@@ -194,25 +171,37 @@ function AccountMenu() {
     .join('')
     .slice(0, 2);
   return (
-    <Dropdown align="end">
-      <Dropdown.Toggle
-        as="button"
-        className="strip-button strip-account"
-        aria-label={`Account of ${name}`}
-      >
-        {initials}
-      </Dropdown.Toggle>
-      <Dropdown.Menu>
-        <Dropdown.Header>{name}</Dropdown.Header>
-        {unsaved > 0 && (
-          <Dropdown.ItemText>
-            Some times are not saved yet: wait before you leave.
-          </Dropdown.ItemText>
-        )}
-        <Dropdown.Item disabled={unsaved > 0} onClick={() => void signOut()}>
-          <LogOut size={18} aria-hidden="true" /> Sign out
-        </Dropdown.Item>
-      </Dropdown.Menu>
-    </Dropdown>
+    <>
+      <Dropdown align="end">
+        <Dropdown.Toggle
+          as="button"
+          className="strip-button strip-account"
+          aria-label={`Account of ${name}`}
+        >
+          {initials}
+        </Dropdown.Toggle>
+        <Dropdown.Menu>
+          <Dropdown.Header>{name}</Dropdown.Header>
+          <Dropdown.Item as="button" onClick={() => void navigate('/account')}>
+            <UserCog size={18} aria-hidden="true" /> Account
+          </Dropdown.Item>
+          <Dropdown.Item
+            as="button"
+            onClick={() => {
+              setIsLeaving(true);
+            }}
+          >
+            <LogOut size={18} aria-hidden="true" /> Sign out
+          </Dropdown.Item>
+        </Dropdown.Menu>
+      </Dropdown>
+      {isLeaving && (
+        <SignOutDialog
+          onClose={() => {
+            setIsLeaving(false);
+          }}
+        />
+      )}
+    </>
   );
 }

@@ -1,10 +1,11 @@
+import type { Kept } from '@bradyon/contract/kept';
 import type { Team, TeamDraft } from '@bradyon/contract/teams';
 import type { TeamId } from '@bradyon/core/units';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext } from 'react';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import { request } from '../../api/index.ts';
+import { currentOf, request } from '../../api/index.ts';
 
 const TEAMS = ['teams'];
 
@@ -49,17 +50,34 @@ export function useAddTeam() {
 /** Saves the team and its rules; what is shown changes at once and goes back if it is refused. */
 export function useSaveTeam() {
   const client = useQueryClient();
+  const put = (saved: Team): void => {
+    client.setQueryData<Team[]>(TEAMS, (teams) =>
+      teams?.map((team) => (team.id === saved.id ? saved : team)),
+    );
+  };
   return useMutation({
-    mutationFn: (team: TeamDraft) => request<Team>('PUT', `/api/teams/${team.id}`, team),
+    // One after the other: the second is made from what the first left.
+    scope: { id: 'team' },
+    mutationFn: (draft: TeamDraft) => {
+      // The version that is on the screen: forms follow what is kept.
+      const kept = client.getQueryData<Team[]>(TEAMS)?.find(({ id }) => id === draft.id);
+      const body: Kept<TeamDraft> = { ...draft, version: kept?.version ?? 0 };
+      return request<Team>('PUT', `/api/teams/${draft.id}`, body);
+    },
     onMutate: (draft) => {
       const before = client.getQueryData<Team[]>(TEAMS);
       client.setQueryData<Team[]>(TEAMS, (teams) =>
-        teams?.map((team) => (team.id === draft.id ? { ...team, ...draft } : team)),
+        teams?.map((team) =>
+          team.id === draft.id ? { ...team, ...draft, version: team.version } : team,
+        ),
       );
       return before;
     },
-    onError: (_error, _draft, before) => {
+    onSuccess: put,
+    onError: (error, _draft, before) => {
       client.setQueryData(TEAMS, before);
+      const current = currentOf<Team>(error);
+      if (current) put(current);
     },
   });
 }

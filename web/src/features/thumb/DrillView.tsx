@@ -10,7 +10,7 @@ import type { ThumbRepId } from '@bradyon/core/units';
 import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
-import { newId, useSend } from '../../api/index.ts';
+import { newId } from '../../api/index.ts';
 import { Failure, giveOrTake, Loading, notify, SpreadDots } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { KIND_WORDS, tick, useKeys } from '../timing/index.ts';
@@ -19,6 +19,7 @@ import { sceneAt, type Scene } from './scene.ts';
 import { useDrill, type Drill } from './useDrill.ts';
 import { useFrame } from './useFrame.ts';
 import { useThumb } from './useThumb.ts';
+import { thumbWrite } from './writes.ts';
 
 const EVENT_TITLES: Record<ThumbEvent, string> = {
   firstMove: 'First move',
@@ -34,20 +35,16 @@ export function DrillView() {
   const fromRelease = timesFromRelease(ruleset);
   const [search] = useSearchParams();
   const seed = search.get('seed');
-  const send = useSend();
   const thumb = useThumb();
   const { frameSeconds } = useFrame();
   const drill = useDrill(fromRelease, seed === null ? null : Number(seed), frameSeconds, (rep) => {
-    send({
-      write: 'thumbRep',
-      draft: {
-        id: newId<ThumbRepId>(),
-        lateSeconds: Object.fromEntries(
-          Object.entries(rep.lateSeconds).map(([event, late]) => [event, Number(late.toFixed(4))]),
-        ),
-        frameSeconds: rep.frameSeconds,
-        takenAt: new Date().toISOString(),
-      },
+    thumbWrite.send(null, {
+      id: newId<ThumbRepId>(),
+      lateSeconds: Object.fromEntries(
+        Object.entries(rep.lateSeconds).map(([event, late]) => [event, Number(late.toFixed(4))]),
+      ),
+      frameSeconds: rep.frameSeconds,
+      takenAt: new Date().toISOString(),
     });
   });
   useKeys({ Space: drill.tap });

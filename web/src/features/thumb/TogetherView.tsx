@@ -5,11 +5,12 @@ import { secondsBetween, type TogetherId } from '@bradyon/core/units';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { newId, request, useOutbox, useSend } from '../../api/index.ts';
+import { newId, request } from '../../api/index.ts';
 import { Choice, Empty, Failure, giveOrTake, Loading, notify } from '../../ui/index.ts';
 import { useAccount } from '../accounts/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { KIND_WORDS, tick, useKeys } from '../timing/index.ts';
+import { togetherKey, togetherWrite } from './writes.ts';
 import { nextEvent, togetherResult, type TogetherResult } from './together.ts';
 
 const POLL_MS = 3000;
@@ -24,9 +25,9 @@ export function TogetherView() {
   const team = useTeam();
   const { account } = useAccount();
   const client = useQueryClient();
-  const outbox = useOutbox();
+  const posted = togetherWrite.useWaiting(team.id);
   const { data, error, refetch } = useQuery({
-    queryKey: ['together', team.id],
+    queryKey: togetherKey(team.id),
     queryFn: () => request<Together[]>('GET', `/api/teams/${team.id}/together`),
     refetchInterval: POLL_MS,
   });
@@ -36,7 +37,7 @@ export function TogetherView() {
         id: newId<TogetherId>(),
         kind,
       }),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['together', team.id] }),
+    onSuccess: () => client.invalidateQueries({ queryKey: togetherKey(team.id) }),
     onError: ({ message }) => {
       notify(`Not started: ${message}`);
     },
@@ -50,11 +51,13 @@ export function TogetherView() {
 
   const round = data[0];
   // What this device has tapped and not sent yet counts already.
-  const waiting = outbox.flatMap((item) =>
-    item.write === 'togetherTime' && item.togetherId === round?.id
-      ? [{ ...item.draft, accountId: account?.id ?? ('' as never), name: account?.name ?? '' }]
-      : [],
-  );
+  const waiting = posted
+    .filter(({ togetherId }) => togetherId === round?.id)
+    .map(({ draft }) => ({
+      ...draft,
+      accountId: account?.id ?? ('' as never),
+      name: account?.name ?? '',
+    }));
   const times = [...(round?.times ?? []), ...waiting];
   return (
     <div className="drill">
@@ -109,18 +112,12 @@ function TogetherWatch({
   others: number;
 }) {
   const team = useTeam();
-  const send = useSend();
   const first = useRef<number | null>(null);
   const [words, setWords] = useState('');
   const [from, to] = ENDS[round.kind];
   const keep = (seconds: number | null): void => {
     first.current = null;
-    send({
-      teamId: team.id,
-      write: 'togetherTime',
-      togetherId: round.id,
-      draft: { event, seconds },
-    });
+    togetherWrite.send(team.id, { togetherId: round.id, draft: { event, seconds } });
     setWords(seconds === null ? `Pitch ${String(event)} missed` : `${seconds.toFixed(2)} s`);
   };
   const tap = (atMs: number): void => {

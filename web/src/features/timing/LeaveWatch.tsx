@@ -9,7 +9,7 @@ import { secondsBetween, type ReadingId } from '@bradyon/core/units';
 import { Undo2 } from 'lucide-react';
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { newId, useSend } from '../../api/index.ts';
+import { newId, wallOffsetMs } from '../../api/index.ts';
 import { usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { NobodyToTime } from './BatteryWatch.tsx';
@@ -21,6 +21,7 @@ import { useKeys } from './useKeys.ts';
 import { useLine } from './useLine.ts';
 import { tick } from './WatchFace.tsx';
 import { leaveWords } from './words.ts';
+import { readingWrite } from './writes.ts';
 
 type Side = 'release' | 'leave';
 const OTHER: Record<Side, Side> = { release: 'leave', leave: 'release' };
@@ -40,7 +41,6 @@ export function LeaveWatch() {
   const { runners } = lineup;
   const line = useLine(team.id, runners);
   const { current } = line;
-  const send = useSend();
   const [start, setStart] = useState<StartTechnique | null>(null);
   const [words, setWords] = useState('Tap both: the release, and when he leaves the bag');
   const [last, setLast] = useState<{ seconds: number | null; id: ReadingId } | null>(null);
@@ -70,14 +70,14 @@ export function LeaveWatch() {
       method: 'thumb',
       resolutionSeconds: null,
       movedFrom: null,
-      takenAt: new Date(performance.timeOrigin + atMs).toISOString(),
+      takenAt: new Date(wallOffsetMs() + atMs).toISOString(),
     };
     const misfit = describeMisfit(draft);
     if (misfit) {
       setWords(`${draft.seconds.toFixed(2)} s is not kept. ${misfit.message}`);
       return;
     }
-    send({ teamId: team.id, write: 'reading', draft });
+    readingWrite.send(team.id, { step: 'add', draft });
     setLast({ seconds: draft.seconds, id: draft.id });
     setWords(`${runner.name}. ${leaveWords(judgeLeave(draft.seconds), draft.seconds)}`);
     line.kept();
@@ -88,9 +88,8 @@ export function LeaveWatch() {
       setWaiting(null);
       setWords('Taken back. Tap both again');
     } else if (last) {
-      send({
-        teamId: team.id,
-        write: 'judge',
+      readingWrite.send(team.id, {
+        step: 'judge',
         readingId: last.id,
         reason: 'wrong tap',
         vouched: false,

@@ -2,11 +2,12 @@ import { byNumber, type Person } from '@bradyon/core/people';
 import type { Reading } from '@bradyon/core/timing';
 import type { PersonId, ReadingId } from '@bradyon/core/units';
 import { useState } from 'react';
-import { newId, useSend } from '../../api/index.ts';
+import { newId } from '../../api/index.ts';
 import { FormDialog, notify, seconds } from '../../ui/index.ts';
 import { PersonSelect, usePeople } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { titleOf } from './words.ts';
+import { readingWrite } from './writes.ts';
 
 /**
  * Gives a reading to whom it belonged. Readings never change: this one is set aside as the wrong
@@ -23,7 +24,6 @@ export function MoveDialog({
 }) {
   const { id: teamId } = useTeam();
   const { people } = usePeople(teamId);
-  const send = useSend();
   const others = people
     .filter(
       ({ id, opponentId, retired }) =>
@@ -44,15 +44,14 @@ export function MoveDialog({
     } = reading;
     const draft = { ...parts, id: newId<ReadingId>(), personId: picked.id, movedFrom: reading.id };
     const aside = (readingId: ReadingId, isAside: boolean): void => {
-      send({
-        teamId,
-        write: 'judge',
+      readingWrite.send(teamId, {
+        step: 'judge',
         readingId,
         reason: isAside ? 'wrong person' : null,
         vouched: reading.vouched,
       });
     };
-    send({ teamId, write: 'reading', draft });
+    readingWrite.send(teamId, { step: 'add', draft });
     aside(reading.id, true);
     notify(`${seconds(reading.seconds)} is ${picked.name}'s now`, () => {
       aside(reading.id, false);
@@ -63,7 +62,7 @@ export function MoveDialog({
   return (
     <FormDialog
       title={`${titleOf(reading)}, ${seconds(reading.seconds)}`}
-      action="Give it to him"
+      action="Move it"
       failure={null}
       submitting={picked === null}
       submit={(event) => {
@@ -75,7 +74,7 @@ export function MoveDialog({
     >
       <p>Timed as {owner.name}&rsquo;s. Whose was it?</p>
       {others.length === 0 ? (
-        <p className="quiet">There is nobody else on this side: add him under Team first.</p>
+        <p className="quiet">There is nobody else on this side. Add a player under Team first.</p>
       ) : (
         <PersonSelect label="It was" people={others} value={picked} onChange={setPickedId} />
       )}

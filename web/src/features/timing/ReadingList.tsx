@@ -3,14 +3,15 @@ import { ASIDE_REASONS, type AsideReason, type Reading } from '@bradyon/core/tim
 import { RotateCcw, TriangleAlert } from 'lucide-react';
 import { memo, useState } from 'react';
 import Dropdown from 'react-bootstrap/Dropdown';
-import { useSend } from '../../api/index.ts';
 import { longDate, notify, seconds, shortDate } from '../../ui/index.ts';
+import { useAccount } from '../accounts/index.ts';
 import { usePeople } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { MoveDialog } from './MoveDialog.tsx';
 import './ReadingList.scss';
 import { useTimes } from './useTimes.ts';
 import { capital, METHOD_WORDS, START_WORDS, titleOf } from './words.ts';
+import { readingWrite } from './writes.ts';
 
 /** Single times, each of which can be set aside with a reason and brought back. */
 export function ReadingList({
@@ -54,14 +55,16 @@ const ReadingRow = memo(function ReadingRow({
   name: string | undefined;
   isDoubtful: boolean;
 }) {
-  const { id: teamId } = useTeam();
-  const send = useSend();
+  const { id: teamId, role } = useTeam();
   const [moving, setMoving] = useState(false);
   const { id, asideReason, leadFeet, start, method, timedByName, takenAt } = reading;
+  const { account } = useAccount();
+  // Whoever timed it, and the owner of the team.
+  const mayDelete = role === 'owner' || reading.timedBy === account?.id;
   const isAside = asideReason !== null;
   const what = titleOf(reading);
   const judge = (reason: AsideReason | null, vouched = reading.vouched): void => {
-    send({ teamId, write: 'judge', readingId: id, reason, vouched });
+    readingWrite.send(teamId, { step: 'judge', readingId: id, reason, vouched });
   };
   const setAside = (reason: AsideReason): void => {
     judge(reason);
@@ -146,6 +149,17 @@ const ReadingRow = memo(function ReadingRow({
             >
               It was somebody else&rsquo;s
             </Dropdown.Item>
+            {mayDelete && (
+              <Dropdown.Item
+                as="button"
+                onClick={() => {
+                  readingWrite.send(teamId, { step: 'delete', readingId: id });
+                  notify(`${seconds(reading.seconds)} deleted`);
+                }}
+              >
+                Delete for good
+              </Dropdown.Item>
+            )}
           </Dropdown.Menu>
         </Dropdown>
       )}

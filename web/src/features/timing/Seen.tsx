@@ -1,11 +1,11 @@
 import type { Person } from '@bradyon/core/people';
 import { rhythmOf, throwsOn, type ReadingKind, type Thrower } from '@bradyon/core/timing';
+import { dayIn } from '@bradyon/core/units';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { useAccount } from '../accounts/index.ts';
 import { personLabel } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { dayOf } from './day.ts';
 import { GroupView } from './GroupView.tsx';
 import { sameProps } from './keepLast.ts';
 import { ReadingList } from './ReadingList.tsx';
@@ -75,6 +75,7 @@ export function RhythmLine({ person }: { person: Person }) {
 /** Timed throws of today against the limit that the team has set. */
 export function ThrowCount({ person, thrower }: { person: Person; thrower: Thrower }) {
   const team = useTeam();
+  const dayOf = (instant: string | number): string => dayIn(team.timeZone, instant);
   const today = dayOf(useNow());
   const count = throwsOn(today, person.id, thrower, useTimes(team).readingsOf(person.id), dayOf);
   const limit = team.throwLimits[thrower];

@@ -1,21 +1,23 @@
 import type { Population } from '@bradyon/core/sprint';
-import type { Reading } from '@bradyon/core/timing';
 import { useId, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { Chart } from '../../ui/Chart.tsx';
 import { seconds, shortDate } from '../../ui/index.ts';
+import { useTeam } from '../teams/index.ts';
+import { meansByDay } from './trend.ts';
 import { titleOf, toneOf } from './words.ts';
 
 /** One kind of time by date: every reading that counts, and the mean of each day. */
 export function Trend({ populations }: { populations: readonly Population[] }) {
   const id = useId();
+  const { timeZone } = useTeam();
   const timed = populations.filter(({ newestAt }) => newestAt !== null);
   const most = timed.toSorted((a, b) => b.readings.length - a.readings.length)[0];
   const [key, setKey] = useState<string | null>(null);
   const shown = timed.find((each) => each.key === key) ?? most;
   if (!shown) return <p className="quiet">Nothing that counts is timed yet.</p>;
   const counting = shown.readings.filter(({ asideReason }) => asideReason === null);
-  const days = daysOf(counting);
+  const days = meansByDay(counting, timeZone);
   const [first, last] = [days[0], days.at(-1)];
   return (
     <>
@@ -78,19 +80,4 @@ export function Trend({ populations }: { populations: readonly Population[] }) {
       />
     </>
   );
-}
-
-/** The mean of each day, in order; placed at that day's noon by the first reading of it. */
-function daysOf(readings: readonly Reading[]): { at: string; meanSeconds: number }[] {
-  const byDay = new Map<string, Reading[]>();
-  for (const reading of readings) {
-    const day = reading.takenAt.slice(0, 10);
-    byDay.set(day, [...(byDay.get(day) ?? []), reading]);
-  }
-  return [...byDay.values()]
-    .map((own) => ({
-      at: own[0]?.takenAt ?? '',
-      meanSeconds: own.reduce((sum, { seconds: value }) => sum + value, 0) / own.length,
-    }))
-    .sort((a, b) => (a.at < b.at ? -1 : 1));
 }

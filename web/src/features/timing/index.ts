@@ -1,4 +1,3 @@
-export { dayOf } from './day.ts';
 export { keepLast } from './keepLast.ts';
 export { tick } from './WatchFace.tsx';
 export { TimeTabs } from './TimeTabs.tsx';
@@ -6,3 +5,4 @@ export { useKeys } from './useKeys.ts';
 export { useReadings } from './useReadings.ts';
 export { useTimes } from './useTimes.ts';
 export { BASE_WORDS, dotsOf, KIND_WORDS, STYLE_WORDS, titleOf } from './words.ts';
+export { readingWrite } from './writes.ts';

@@ -32,7 +32,6 @@ interface Times {
   field: Field;
   /** His single times, the newest first. */
   readingsOf: (personId: PersonId | undefined) => Reading[];
-  all: readonly Reading[];
   /** What is known of the staff's thumbs. */
   thumbs: Thumbs;
   isLoading: boolean;
@@ -102,7 +101,6 @@ export function useTimes(team: Pick<Team, 'id' | 'level' | 'levelChanges' | 'rul
     runner: (person) => fit(person, of(person)),
     field,
     readingsOf: readings.of,
-    all: readings.all,
     thumbs,
     isLoading: readings.isLoading,
     error: readings.error,

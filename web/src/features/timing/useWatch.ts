@@ -14,7 +14,8 @@ import {
 } from '@bradyon/core/timing';
 import type { PersonId, ReadingId, TeamId } from '@bradyon/core/units';
 import { useEffect } from 'react';
-import { newId, useSend } from '../../api/index.ts';
+import { newId, wallOffsetMs } from '../../api/index.ts';
+import { readingWrite } from './writes.ts';
 import { endChain, expire, settle, takeWatch, tap, undo, useWatchStore } from './watchStore.ts';
 
 /** Whose time a split is and what goes with it. */
@@ -50,7 +51,6 @@ export function useWatch(
   { onKept, onUndo }: { onKept?: () => void; onUndo?: () => void } = {},
 ): WatchInHand {
   const { watch, fates, planName: inHand } = useWatchStore();
-  const send = useSend();
   useEffect(() => {
     takeWatch(planName);
   }, [planName]);
@@ -75,7 +75,7 @@ export function useWatch(
         method: 'thumb',
         resolutionSeconds: null,
         movedFrom: null,
-        takenAt: new Date(performance.timeOrigin + lastMs).toISOString(),
+        takenAt: new Date(now.wallOffsetMs + lastMs).toISOString(),
       };
       const misfit = describeMisfit(draft);
       if (misfit) {
@@ -83,7 +83,7 @@ export function useWatch(
         settle(index, { refused: words });
       } else {
         settle(index, { id: draft.id });
-        send({ teamId, write: 'reading', draft });
+        readingWrite.send(teamId, { step: 'add', draft });
         onKept?.();
       }
     });
@@ -119,14 +119,19 @@ export function useWatch(
       (ownerless ? 'Pick who that was, and the time is kept.' : null),
     tap: (atMs) => {
       takeWatch(planName);
-      tap(atMs);
+      tap(atMs, wallOffsetMs());
       keepSplits();
     },
     end: endChain,
     undo: () => {
       const readingId = undo();
       if (!readingId) return;
-      send({ teamId, write: 'judge', readingId, reason: 'wrong tap', vouched: false });
+      readingWrite.send(teamId, {
+        step: 'judge',
+        readingId,
+        reason: 'wrong tap',
+        vouched: false,
+      });
       onUndo?.();
     },
   };

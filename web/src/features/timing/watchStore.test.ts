@@ -12,10 +12,10 @@ beforeEach(() => {
 
 describe('the watch in hand', () => {
   it('gives back, tap by tap, the readings that an undo has to set aside', () => {
-    tap(1000);
-    tap(2400);
+    tap(1000, 0);
+    tap(2400, 0);
     settle(0, delivery);
-    tap(4500);
+    tap(4500, 0);
     settle(1, pop);
     expect(undo()).toBe('pop');
     expect(undo()).toBe('delivery');
@@ -24,18 +24,18 @@ describe('the watch in hand', () => {
   });
 
   it('forgets what became of the last chain when a new one starts', () => {
-    tap(1000);
-    tap(2400);
+    tap(1000, 0);
+    tap(2400, 0);
     settle(0, delivery);
     endChain();
     expect(useWatchStore.getState().fates).toEqual([delivery]);
-    tap(20_000);
+    tap(20_000, 0);
     expect(useWatchStore.getState().fates).toEqual([]);
   });
 
   it('keeps the delivery when no throw came', () => {
-    tap(1000);
-    tap(2400);
+    tap(1000, 0);
+    tap(2400, 0);
     settle(0, delivery);
     expire(7000);
     expect(useWatchStore.getState()).toMatchObject({ watch: { ended: true }, fates: [delivery] });
@@ -43,11 +43,11 @@ describe('the watch in hand', () => {
 
   it('goes on in another watch that begins alike', () => {
     takeWatch('batteryFromSet');
-    tap(1000);
-    tap(3500);
+    tap(1000, 0);
+    tap(3500, 0);
     settle(0, delivery);
     takeWatch('pickFromSet');
-    tap(4600);
+    tap(4600, 0);
     expect(useWatchStore.getState()).toMatchObject({
       watch: { tapsMs: [1000, 3500, 4600], ended: true },
       fates: [delivery],
@@ -55,7 +55,7 @@ describe('the watch in hand', () => {
   });
 
   it('starts over when another watch is taken in hand, not when it is the same', () => {
-    tap(1000);
+    tap(1000, 0);
     takeWatch('battery');
     expect(useWatchStore.getState().watch.tapsMs).toEqual([1000]);
     takeWatch('homeToFirst');

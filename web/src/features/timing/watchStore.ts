@@ -20,6 +20,8 @@ interface WatchState {
   planName: WatchPlanName;
   watch: Watch;
   fates: readonly (Fate | undefined)[];
+  /** From the taps' own clock to the wall clock, as of the last tap, milliseconds. */
+  wallOffsetMs: number;
 }
 
 /** The watch in the coach's hand. One for the whole application: leaving the page does not stop it. */
@@ -27,6 +29,7 @@ export const useWatchStore = create<WatchState>(() => ({
   planName: 'battery',
   watch: READY,
   fates: [],
+  wallOffsetMs: 0,
 }));
 
 function change(next: (state: WatchState) => Watch): void {
@@ -54,8 +57,12 @@ export function takeWatch(planName: WatchPlanName): void {
   });
 }
 
-/** @param atMs the input event's own time stamp */
-export function tap(atMs: number): void {
+/**
+ * @param atMs the input event's own time stamp
+ * @param wallOffsetMs what makes it a time of the wall clock, asked now: a device that has slept since has another
+ */
+export function tap(atMs: number, wallOffsetMs: number): void {
+  useWatchStore.setState({ wallOffsetMs });
   change(({ watch, planName }) => tapWatch(watch, WATCH_PLANS[planName], atMs));
 }
 

@@ -1,0 +1,140 @@
+import type { Confirmation, PasswordChange } from '@bradyon/contract/accounts';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { Link, useNavigate } from 'react-router';
+import { request, useContractForm } from '../../api/index.ts';
+import { Field, FormDialog, FormEnd, FrontPage, notify, useTitle } from '../../ui/index.ts';
+import { forgetDevice, useAccount } from './useAccount.ts';
+
+/** A coach's own account: the password, the other devices, and its end. */
+export function AccountPage() {
+  useTitle('Account');
+  const { account } = useAccount();
+  const navigate = useNavigate();
+  const [isDeleting, setIsDeleting] = useState(false);
+  const everywhere = async (): Promise<void> => {
+    try {
+      await request('DELETE', '/api/accounts/sessions');
+      await forgetDevice();
+      await navigate('/sign-in');
+    } catch (error) {
+      notify(error instanceof Error ? error.message : 'Not signed out. Try again.');
+    }
+  };
+  return (
+    <FrontPage title="Account">
+      <p>
+        {account?.name}, {account?.email}
+      </p>
+      <ChangePassword />
+      <hr />
+      <Button variant="outline-primary" onClick={() => void everywhere()}>
+        Sign out on every device
+      </Button>
+      <Button
+        variant="outline-primary"
+        onClick={() => {
+          setIsDeleting(true);
+        }}
+      >
+        Delete account
+      </Button>
+      <p>
+        <Link to="/">Back to your team</Link>
+      </p>
+      {isDeleting && (
+        <DeleteAccount
+          onClose={() => {
+            setIsDeleting(false);
+          }}
+        />
+      )}
+    </FrontPage>
+  );
+}
+
+function ChangePassword() {
+  const { form, errorOf, failure, submit, submitting } = useContractForm<
+    PasswordChange,
+    PasswordChange
+  >({
+    initial: { current: '', password: '' },
+    contract: async () => (await import('@bradyon/contract/accounts')).passwordChangeContract,
+    toSend: (values) => values,
+    send: async (change) => {
+      await request('PUT', '/api/accounts/password', change);
+      form.reset();
+      notify('Password changed. Other devices are signed out');
+    },
+  });
+  return (
+    <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
+      <Field label="Current password" error={errorOf('current')}>
+        {(field) => (
+          <Form.Control
+            {...field}
+            type="password"
+            autoComplete="current-password"
+            {...form.register('current')}
+          />
+        )}
+      </Field>
+      <Field label="New password" error={errorOf('password')} hint="10 characters or more.">
+        {(field) => (
+          <Form.Control
+            {...field}
+            type="password"
+            autoComplete="new-password"
+            {...form.register('password')}
+          />
+        )}
+      </Field>
+      <FormEnd failure={failure} submitting={submitting}>
+        Change password
+      </FormEnd>
+    </Form>
+  );
+}
+
+function DeleteAccount({ onClose }: { onClose: () => void }) {
+  const navigate = useNavigate();
+  const { form, errorOf, failure, submit, submitting } = useContractForm<
+    Confirmation,
+    Confirmation
+  >({
+    initial: { password: '' },
+    contract: async () => (await import('@bradyon/contract/accounts')).confirmationContract,
+    toSend: (values) => values,
+    send: async (confirmation) => {
+      await request('DELETE', '/api/accounts/me', confirmation);
+      await forgetDevice();
+      await navigate('/sign-in');
+    },
+  });
+  return (
+    <FormDialog
+      title="Delete your account?"
+      action="Delete account"
+      failure={failure}
+      submitting={submitting}
+      submit={submit}
+      onClose={onClose}
+    >
+      <p>
+        It cannot be undone. Times you took stay with the team, without your name. A team of your
+        own has to be deleted first.
+      </p>
+      <Field label="Password" error={errorOf('password')}>
+        {(field) => (
+          <Form.Control
+            {...field}
+            type="password"
+            autoComplete="current-password"
+            {...form.register('password')}
+          />
+        )}
+      </Field>
+    </FormDialog>
+  );
+}

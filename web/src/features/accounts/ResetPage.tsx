@@ -1,0 +1,68 @@
+import type { Account, PasswordReset } from '@bradyon/contract/accounts';
+import Form from 'react-bootstrap/Form';
+import { Link } from 'react-router';
+import { request, useContractForm } from '../../api/index.ts';
+import { Field, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
+import { useEnter } from './SignInPage.tsx';
+
+/** A new password with a code: there is no mail, the owner of the team hands it over. */
+export function ResetPage() {
+  useTitle('New password');
+  const enter = useEnter();
+  const { form, errorOf, failure, submit, submitting } = useContractForm<
+    PasswordReset,
+    PasswordReset
+  >({
+    initial: { email: '', code: '', password: '' },
+    contract: async () => (await import('@bradyon/contract/accounts')).passwordResetContract,
+    toSend: (values) => values,
+    send: async (reset) => enter(await request<Account>('POST', '/api/accounts/reset', reset)),
+  });
+  return (
+    <FrontPage title="New password">
+      <p>
+        Bradyon sends no mail. The owner of your team makes a code under Team, Staff, and gives it
+        to you. It works once, for one day.
+      </p>
+      <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
+        <Field label="E-mail address" error={errorOf('email')}>
+          {(field) => (
+            <Form.Control
+              {...field}
+              type="email"
+              autoComplete="username"
+              {...form.register('email')}
+            />
+          )}
+        </Field>
+        <Field label="Code" error={errorOf('code')}>
+          {(field) => (
+            <Form.Control
+              {...field}
+              autoComplete="off"
+              autoCapitalize="characters"
+              placeholder="K7QD-93XM"
+              {...form.register('code')}
+            />
+          )}
+        </Field>
+        <Field label="New password" error={errorOf('password')} hint="10 characters or more.">
+          {(field) => (
+            <Form.Control
+              {...field}
+              type="password"
+              autoComplete="new-password"
+              {...form.register('password')}
+            />
+          )}
+        </Field>
+        <FormEnd failure={failure} submitting={submitting}>
+          Save password
+        </FormEnd>
+      </Form>
+      <p>
+        <Link to="/sign-in">Back to sign in</Link>
+      </p>
+    </FrontPage>
+  );
+}

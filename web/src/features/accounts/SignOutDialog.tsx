@@ -1,0 +1,52 @@
+import { useEffect, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Modal from 'react-bootstrap/Modal';
+import { useNavigate } from 'react-router';
+import { outbox, session } from '../../api/index.ts';
+import { signOut } from './useAccount.ts';
+
+/**
+ * Signs out. Only when something has not reached the server does it ask what becomes of that; it
+ * never bars the way.
+ */
+export function SignOutDialog({ onClose }: { onClose: () => void }) {
+  const navigate = useNavigate();
+  /** How many have not arrived; null: being counted. */
+  const [unsent, setUnsent] = useState<number | null>(null);
+  const leave = async (what: 'discard' | 'keep'): Promise<void> => {
+    await signOut(what);
+    await navigate('/sign-in');
+  };
+  useEffect(() => {
+    const accountId = session.getState().account?.id;
+    void (async () => {
+      const count = accountId ? await outbox.unsent(accountId) : 0;
+      if (count > 0) setUnsent(count);
+      else await leave('discard');
+    })();
+    // Once, when it is asked for.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  if (unsent === null) return null;
+  const times = unsent === 1 ? 'One tap has' : `${String(unsent)} taps have`;
+  return (
+    <Modal show centered animation={false} onHide={onClose}>
+      <Modal.Header closeButton>
+        <Modal.Title>{times} not reached the server</Modal.Title>
+      </Modal.Header>
+      <Modal.Body>
+        Keep them on this device, and they are sent when you sign in here again. Anybody with this
+        device could read them until then.
+      </Modal.Body>
+      <Modal.Footer>
+        <Button variant="outline-primary" onClick={onClose}>
+          Stay signed in
+        </Button>
+        <Button variant="outline-primary" onClick={() => void leave('discard')}>
+          Delete them, sign out
+        </Button>
+        <Button onClick={() => void leave('keep')}>Keep them, sign out</Button>
+      </Modal.Footer>
+    </Modal>
+  );
+}

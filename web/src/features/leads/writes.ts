@@ -1,0 +1,29 @@
+import type { TestDiveRecord } from '@bradyon/contract/leads';
+import type { PersonId } from '@bradyon/core/units';
+import { changeKept, defineWrite, request, type Answer } from '../../api/index.ts';
+
+export const divesKey = (teamId: string | null) => ['testDives', teamId];
+
+/** A test dive of somebody. */
+export const diveWrite = defineWrite<TestDiveRecord>({
+  name: 'testDive',
+  most: 1,
+  async send(dives, teamId) {
+    const answers: Answer[] = [];
+    for (const dive of dives) {
+      const answer = await request('POST', `/api/teams/${teamId ?? ''}/test-dives`, dive);
+      answers.push({ ok: true, answer });
+    }
+    return answers;
+  },
+  merge(sent, teamId) {
+    const dives = sent.map(({ answer }) => answer as TestDiveRecord);
+    const ids = new Set(dives.map(({ id }) => id));
+    changeKept<TestDiveRecord>(divesKey(teamId), (kept) => [
+      ...dives,
+      ...kept.filter(({ id }) => !ids.has(id)),
+    ]);
+  },
+  words: ({ leadFeet }) => `Test dive from ${String(leadFeet)} ft`,
+  reassign: (dive, personId) => ({ ...dive, personId: personId as PersonId }),
+});

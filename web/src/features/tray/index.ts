@@ -1,0 +1,1 @@
+export { SaveState } from './SaveState.tsx';

@@ -1,0 +1,40 @@
+import { useEffect } from 'react';
+import { useRouteError } from 'react-router';
+import './States.scss';
+
+/** Words that browsers use when a part of the application could not be fetched. */
+const NOT_FETCHED = /import|module|fetch|chunk|load/i;
+
+/**
+ * Stands where a screen failed. What is around it stays: the watch, the outbox, the way to the other
+ * screens.
+ */
+export function Fault() {
+  const error = useRouteError();
+  const isNotFetched = error instanceof Error && NOT_FETCHED.test(error.message);
+  useEffect(() => {
+    // For whoever looks after the server: nothing of it leaves the device.
+    console.error(error);
+  }, [error]);
+  return (
+    <div className="state-box" role="alert">
+      <p className="state-title">
+        {isNotFetched ? 'This screen could not be loaded.' : 'This screen stopped working.'}
+      </p>
+      <p>
+        {isNotFetched
+          ? 'Check the network. The other screens go on.'
+          : 'Everything you tapped is safe. The other screens go on.'}
+      </p>
+      <button
+        type="button"
+        className="btn btn-outline-primary"
+        onClick={() => {
+          location.reload();
+        }}
+      >
+        Try again
+      </button>
+    </div>
+  );
+}
