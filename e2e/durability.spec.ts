@@ -44,12 +44,16 @@ test('killing the server right after a tap was acknowledged loses nothing', asyn
       method: 'thumb',
       takenAt: '2031-05-01T17:30:00.000Z',
     };
-    expect((await call('POST', `${base}/readings`, draft)).status).toBe(201);
+    const steps = [{ step: 'add', draft }];
+    expect((await call('POST', `${base}/readings`, { steps })).status).toBe(200);
     acknowledged.push(draft.id);
     await server.stop('SIGKILL');
     server = await start();
     // The tap is there, and the coach is still signed in.
-    const kept = (await call('GET', `${base}/readings`)).body.map(({ id }) => id);
+    const { readings } = (await call('GET', `${base}/readings`)).body as never as {
+      readings: { id: string }[];
+    };
+    const kept = readings.map(({ id }) => id);
     expect(kept).toEqual(expect.arrayContaining(acknowledged));
   }
   await server.stop();

@@ -81,7 +81,7 @@ test('times go out and in as a table, and a whole team as one file', async ({ pa
     buffer: Buffer.from(renamed),
   });
   await expect(page.getByText('Skuas restored: 3 people, 1 opponents, 3 times.')).toBeVisible();
-  await page.getByRole('button', { name: 'Make a team of it' }).click();
+  await page.getByRole('button', { name: 'Import as a new team' }).click();
   await page.waitForURL(/people$/);
   await expect(
     page.getByRole('banner').getByRole('button', { name: /Skuas restored/ }),

@@ -126,10 +126,10 @@ test.describe('when the server is away', () => {
       route.request().method() === 'POST' ? route.abort() : route.continue(),
     );
     await coach.tap(0, 1410, 3500);
-    await expect(page.getByText('2 to save')).toBeVisible();
+    await expect(page.getByText('2 on this device')).toBeVisible();
     await expect(page.locator('.reading')).toHaveCount(2);
     await page.reload();
-    await expect(page.getByText('2 to save')).toBeVisible();
+    await expect(page.getByText('2 on this device')).toBeVisible();
     await expect(page.locator('.reading')).toHaveCount(2);
     await page.unroute('**/readings');
     await expect(coach.saved()).toBeVisible({ timeout: 20_000 });

@@ -30,9 +30,9 @@ test.describe('with the network cut', () => {
     };
     for (let nth = 0; nth < 30; nth += 1) await pitch(nth);
     await page.reload();
-    await expect(page.getByText('30 to save')).toBeVisible();
+    await expect(page.getByText('30 on this device')).toBeVisible();
     for (let nth = 30; nth < 50; nth += 1) await pitch(nth);
-    await expect(page.getByText('50 to save')).toBeVisible();
+    await expect(page.getByText('50 on this device')).toBeVisible();
 
     await context.setOffline(false);
     await expect(coach.saved()).toBeVisible({ timeout: 90_000 });
@@ -76,7 +76,7 @@ test('runners come one after the other; an undo goes back; a time is given to wh
   await page.getByRole('button', { name: 'It was somebody else’s' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('It was').selectOption({ label: '7 Temba Moyo' });
-  await dialog.getByRole('button', { name: 'Give it to him' }).click();
+  await dialog.getByRole('button', { name: 'Move it' }).click();
   await expect(page.getByText("is Temba Moyo's now")).toBeVisible();
   await expect(page.locator('.reading', { hasText: 'Temba Moyo' }).first()).toContainText('3.40 s');
   await expect(page.getByText('set aside: wrong person')).toBeVisible();

@@ -4,10 +4,12 @@ export interface RunningCluster {
   ownerPassword: string;
   appPassword: string;
   sessionSecret: string;
-  startedHere: boolean;
+  isRunning(): boolean;
+  restart(): void;
   stop(mode?: 'fast' | 'immediate'): void;
 }
 export function stateFolder(): string;
+export function makeFolder(folder: string): string;
 export function startCluster(folder: string): Promise<RunningCluster>;
 export function startThrowawayCluster(options?: { durable?: boolean }): Promise<RunningCluster>;
 export function freePort(wanted: number): Promise<number>;

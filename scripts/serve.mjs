@@ -21,7 +21,8 @@ export function prepare(cluster, mode) {
 /** Starts the built server and waits until it answers. */
 export async function startServer({ appUrl, sessionSecret, port, env = {} }) {
   const child = spawn('node', [path.join(root, 'server/dist/main.js')], {
-    stdio: ['ignore', 'inherit', 'inherit'],
+    // Its standard input closes with whoever starts it, however that one ends; then it ends too.
+    stdio: ['pipe', 'inherit', 'inherit'],
     // A group of its own: Ctrl-C reaches the script that started it, which then stops it in order.
     detached: true,
     env: {
@@ -31,6 +32,7 @@ export async function startServer({ appUrl, sessionSecret, port, env = {} }) {
       WEB_ROOT: path.join(root, 'web/dist'),
       PORT: String(port),
       LOG_LEVEL: 'warn',
+      END_WITH_PARENT: 'true',
       ...env,
     },
   });

@@ -2,10 +2,11 @@
  * `npm test`: everything that has to hold, on a machine that has only Debian and Node.js.
  * The last line is counted from the runners' own reports: `N passed, N failed`.
  */
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { checkNode, ensurePackages } from './install.mjs';
+import { checkLicences } from './licences.mjs';
 import { run, say } from './say.mjs';
 import { ensureChromium, ensurePostgres } from './system.mjs';
 
@@ -46,8 +47,11 @@ await run(async () => {
     for (const each of OTHER_CHECKS) await check(each);
   };
   await Promise.all([check(LINT), others()]);
+  const licences = checkLicences();
+  say(`licences: ${licences.length === 0 ? 'passed' : `FAILED: ${licences.join(', ')}`}`);
+  add(licences.length === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 });
   const unitReport = path.join(results, 'unit.json');
-  npx([
+  await npx([
     'vitest',
     'run',
     '--reporter=default',
@@ -55,21 +59,58 @@ await run(async () => {
     `--outputFile.json=${unitReport}`,
   ]);
   add(countUnit(reportIn(unitReport)));
-  npx(['playwright', 'test', '--config', 'e2e/playwright.config.ts']);
+  await npx(['playwright', 'test', '--config', 'e2e/playwright.config.ts']);
   add(countE2e(reportIn(path.join(results, 'e2e.json'))));
 
   process.stdout.write(`${tally.passed} passed, ${tally.failed} failed\n`);
   process.exitCode = tally.failed === 0 ? 0 : 1;
 });
 
+/** Everything that runs; each in a group of its own, so that whoever is interrupted leaves nothing behind. */
+const running = new Set();
+
+function start(args, stdio) {
+  const child = spawn('npx', ['--no-install', ...args], { cwd: root, stdio, detached: true });
+  running.add(child);
+  child.once('close', () => running.delete(child));
+  return child;
+}
+
+const END_MS = 8000;
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
+  process.on(signal, () => {
+    say('Interrupted: stopping what runs');
+    const end = (how) => {
+      for (const { pid } of running) {
+        try {
+          process.kill(-pid, how);
+        } catch {
+          // It has ended already.
+        }
+      }
+    };
+    end('SIGINT');
+    setTimeout(() => end('SIGKILL'), END_MS).unref();
+    const look = setInterval(() => {
+      if (running.size > 0) return;
+      clearInterval(look);
+      process.exit(130);
+    }, 100);
+  });
+}
+
 function npx(args) {
-  return spawnSync('npx', ['--no-install', ...args], { cwd: root, stdio: 'inherit' }).status === 0;
+  return new Promise((resolve) => {
+    const child = start(args, ['ignore', 'inherit', 'inherit']);
+    child.once('error', () => resolve(false));
+    child.once('close', (status) => resolve(status === 0));
+  });
 }
 
 /** The same beside others: what it prints comes at its end, in one piece. */
 function npxBeside(args) {
   return new Promise((resolve) => {
-    const child = spawn('npx', ['--no-install', ...args], { cwd: root });
+    const child = start(args, ['ignore', 'pipe', 'pipe']);
     let output = '';
     for (const stream of [child.stdout, child.stderr])
       stream.on('data', (part) => (output += part));

@@ -32,7 +32,7 @@ export class Coach {
     await this.page.getByLabel('Your name').fill(this.name);
     await this.page.getByLabel('E-mail address').fill(this.email);
     await this.page.getByLabel('Password').fill(PASSWORD);
-    await this.page.getByRole('button', { name: 'Make the account' }).click();
+    await this.page.getByRole('button', { name: 'Create account' }).click();
     await this.page.waitForURL(/\/teams$/);
   }
 
@@ -190,7 +190,8 @@ export class Coach {
     return this.page.evaluate(async () => {
       const team = location.pathname.split('/')[2] ?? '';
       const response = await fetch(`/api/teams/${team}/readings`);
-      return (await response.json()) as Reading[];
+      const { readings } = (await response.json()) as { readings: Reading[] };
+      return readings.sort((a, b) => (a.takenAt < b.takenAt ? 1 : -1));
     });
   }
 

@@ -59,11 +59,14 @@ export function describeStandingMisfit(
   if (half === 'bottom' && inning >= rules.innings && homeLead > 0) {
     return { path: 'homeLead', message: 'The home team has won: it does not bat with a lead now.' };
   }
-  // The home team's lead ends a game after a top too; the visitors' only after a bottom.
-  const before = leadThatEnds(rules, inning - 1);
-  const now = half === 'bottom' ? leadThatEnds(rules, inning) : before;
-  if (homeLead >= now || -homeLead >= before) {
-    return { path: 'homeLead', message: 'The run rule has ended this game: enter a smaller lead.' };
+  if (half === 'top' && inning > rules.innings && homeLead > 0) {
+    return { path: 'homeLead', message: 'The home team won after the last inning.' };
+  }
+  // The home team bats last: its lead ends a game at once, or after a top. The visitors may come to
+  // any lead in their own half, and the home team still bats.
+  const ending = leadThatEnds(rules, half === 'bottom' ? inning : inning - 1);
+  if (homeLead >= ending) {
+    return { path: 'homeLead', message: 'The run rule has ended this game. Enter a smaller lead.' };
   }
   return null;
 }

@@ -20,7 +20,7 @@ import { Choice, feet, seconds } from '../../ui/index.ts';
 import { LeadCare, LeadPage, type Out } from './LeadPage.tsx';
 import { THIRD_SCHOOLS, useLeadDraft } from './leadStore.ts';
 import { momentOf, type Leads } from './useLeads.ts';
-import { inThrows, safeFeet, SCHOOL_TEXT } from './words.ts';
+import { fromCatcherWords, inThrows, safeFeet, SCHOOL_TEXT } from './words.ts';
 
 /** A runner on third is a run: fewer risks than elsewhere. Agreed. */
 const RISK = 0.01;
@@ -55,14 +55,15 @@ function Third({ leads, out: { runner, pitcher, catcher } }: { leads: Leads; out
   const longest = longestLead(fromPitcher(10), RISK);
   const walk = walkOffThird(delivery.meanSeconds, FLOAT_FEET);
   const pop = catcher && leads.popOf(catcher, 'third');
-  const fromCatcher = (leadFeet: number, awaySpeed: number): number =>
+  /** null: nobody is behind the plate, so nobody knows. */
+  const fromCatcher = (leadFeet: number, awaySpeed: number): number | null =>
     pop
       ? chancePicked({
           ...fromPitcher(leadFeet),
           stance: { leadFeet, corner: 'back', mode: 'twoWay', awaySpeed },
           throwing: momentOf(pop),
         })
-      : 0;
+      : null;
   const leadFeet =
     draft.school === 'asFar'
       ? draft.thirdFeet
@@ -175,7 +176,7 @@ function Third({ leads, out: { runner, pitcher, catcher } }: { leads: Leads; out
           {draft.school === 'asFar' && (
             <p role="status">
               At {feet(leadFeet)} he is {inThrows(chancePicked(fromPitcher(leadFeet)))} from the
-              pitcher, {inThrows(fromCatcher(leadFeet, 0))} from the catcher. As far as the third
+              pitcher, {fromCatcherWords(fromCatcher(leadFeet, 0))} from the catcher. As far as the third
               baseman is holds from about 12 ft; past 20 ft it gives a little too much.
             </p>
           )}
@@ -199,8 +200,8 @@ function Third({ leads, out: { runner, pitcher, catcher } }: { leads: Leads; out
               </ol>
               <p>
                 Caught there with the ball in the mitt:{' '}
-                {inThrows(fromCatcher(walk.endFeet, walk.speedAtLanding))} still walking,{' '}
-                {inThrows(fromCatcher(walk.endFeet, 0))} once stopped.
+                {fromCatcherWords(fromCatcher(walk.endFeet, walk.speedAtLanding))} still walking,{' '}
+                {fromCatcherWords(fromCatcher(walk.endFeet, 0))} once stopped.
               </p>
             </>
           )}

@@ -45,6 +45,11 @@ export function inThrows(chance: number): string {
   return `out on 1 throw in ${String(times)}`;
 }
 
+/** The same of a throw by whoever catches; null: nobody is chosen. */
+export function fromCatcherWords(chance: number | null): string {
+  return chance === null ? 'not known' : inThrows(chance);
+}
+
 /** Feet as a lead is said, a longest one rounded the safe way: down to the half foot. */
 export function safeFeet(feet: number): string {
   return `${String(Math.floor(feet * 2 + 1e-6) / 2)}\u00a0ft`;
