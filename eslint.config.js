@@ -12,6 +12,7 @@ const CORE_ORDER = [
   'people',
   'timing',
   'sprint',
+  'race',
   'leads',
   'steals',
   'innings',

@@ -73,14 +73,14 @@ test('times go out and in as a table, and a whole team as one file', async ({ pa
     mimeType: 'application/json',
     buffer: Buffer.from('{"half"'),
   });
-  await expect(page.getByText('Choose a team file (JSON) that was taken out here.')).toBeVisible();
+  await expect(page.getByText('Choose a team file (JSON) exported here.')).toBeVisible();
   const renamed = content.toString().replace('Tern Rock Skuas', 'Skuas restored');
   await picker.setInputFiles({
     name: 'team.json',
     mimeType: 'application/json',
     buffer: Buffer.from(renamed),
   });
-  await expect(page.getByText('Skuas restored: 3 people, 1 opponents, 3 times.')).toBeVisible();
+  await expect(page.getByText('Skuas restored: 3 players, 1 opponents, 3 times.')).toBeVisible();
   await page.getByRole('button', { name: 'Import as a new team' }).click();
   await page.waitForURL(/people$/);
   await expect(

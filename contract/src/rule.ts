@@ -18,14 +18,14 @@ export interface Rule<T> {
 }
 
 /** A rule together with whether the key may be left out. */
-interface Field<T, Presence extends 'required' | 'optional'> extends Rule<T> {
+interface Part<T, Presence extends 'required' | 'optional'> extends Rule<T> {
   readonly presence: Presence;
 }
 
-type FieldOf<T, Key extends keyof T> =
+type PartOf<T, Key extends keyof T> =
   object extends Pick<T, Key>
-    ? Field<Exclude<T[Key], undefined>, 'optional'>
-    : Field<T[Key], 'required'>;
+    ? Part<Exclude<T[Key], undefined>, 'optional'>
+    : Part<T[Key], 'required'>;
 
 export type Checked<T> = { ok: true; value: T } | { ok: false; errors: Misfit[] };
 
@@ -197,11 +197,11 @@ export function listOf<T>(rule: Rule<T>, max: number): Rule<T[]> {
   return list(rule, max, 'refused');
 }
 
-export function required<T>(rule: Rule<T>): Field<T, 'required'> {
+export function required<T>(rule: Rule<T>): Part<T, 'required'> {
   return { read: rule.read, presence: 'required' };
 }
 
-export function optional<T>(rule: Rule<T>): Field<T, 'optional'> {
+export function optional<T>(rule: Rule<T>): Part<T, 'optional'> {
   return { read: rule.read, presence: 'optional' };
 }
 
@@ -223,10 +223,10 @@ function standing<T>({ read }: Rule<T>): Contract<T> {
  * @param also a demand on the whole, made when the parts fit: what is wrong, or null
  */
 export function contract<T extends object>(
-  fields: { readonly [Key in keyof T]-?: FieldOf<T, Key> },
+  fields: { readonly [Key in keyof T]-?: PartOf<T, Key> },
   also?: (value: T) => Misfit | null,
 ): Contract<T> {
-  const known = fields as Record<string, Field<unknown, 'required' | 'optional'>>;
+  const known = fields as Record<string, Part<unknown, 'required' | 'optional'>>;
   return standing<T>({
     read(value, path, found) {
       const kept: Record<string, unknown> = {};

@@ -1,31 +1,28 @@
 import { longestLead } from '../src/leads/index.ts';
 import { makeRandom, normalDraw, type Random } from '../src/maths/index.ts';
-import { PRESETS } from '../src/rules/index.ts';
-import { populationsOf, runnerOf, typicalTime, type Field } from '../src/sprint/index.ts';
 import {
   chanceAt,
   chanceSafe,
-  judgeSteal,
   pitchesFor,
-  raceOf,
   readyRace,
   secondsNeeded,
-  type Judging,
   type Race,
-  type StealQuestion,
-} from '../src/steals/index.ts';
+} from '../src/race/index.ts';
+import { PRESETS } from '../src/rules/index.ts';
+import { populationsOf, runnerOf, typicalTime, type Conditions } from '../src/sprint/index.ts';
+import { judgeSteal, raceOf, type Judging, type StealQuestion } from '../src/steals/index.ts';
 import {
   DELIVERY_STYLES,
   LEVELS,
   plainContext,
   type ReadingContext,
-  type Spread,
+  type DoubtfulSpread,
 } from '../src/timing/index.ts';
 import { TARGET_BASES } from '../src/units/index.ts';
 import { aReading } from '../test/aReading.ts';
 import { medianMs, type Print } from './median.ts';
 
-const field: Field = { level: LEVELS.hs, ruleset: PRESETS.fullSizeSeven };
+const field: Conditions = { level: LEVELS.hs, ruleset: PRESETS.fullSizeSeven };
 const judging: Judging = { pitches: pitchesFor({ count: null }), needed: 0.8 };
 const RUNNERS = 20;
 const BATTERIES = 6;
@@ -176,7 +173,7 @@ function pickOne<T extends { weight: number }>(
 }
 
 /** A Student t number of even freedom, by sums of exponentials. */
-function drawFrom(spread: Spread | null, random: Random): number {
+function drawFrom(spread: DoubtfulSpread | null, random: Random): number {
   if (spread === null) return 0;
   const { meanSeconds, sdSeconds, freedom } = spread;
   if (!Number.isFinite(freedom)) return normalDraw(random, meanSeconds, sdSeconds);

@@ -1,6 +1,6 @@
 import { makeRandom, normalDraw } from '../src/maths/index.ts';
 import { PRESETS } from '../src/rules/index.ts';
-import { populationsOf, typicalTime, type Field } from '../src/sprint/index.ts';
+import { populationsOf, typicalTime, type Conditions } from '../src/sprint/index.ts';
 import {
   estimate,
   LEVELS,
@@ -12,7 +12,7 @@ import type { PersonId } from '../src/units/index.ts';
 import { aReading } from '../test/aReading.ts';
 import { medianMs, type Print } from './median.ts';
 
-const field: Field = { level: LEVELS.hs, ruleset: PRESETS.fullSizeSeven };
+const field: Conditions = { level: LEVELS.hs, ruleset: PRESETS.fullSizeSeven };
 const person = { throws: 'right', bats: 'right' } as const;
 const PEOPLE = 20;
 const READINGS = 5000;

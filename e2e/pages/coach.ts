@@ -113,6 +113,7 @@ export class Coach {
       levelChanges: {},
       playChanges: {},
       throwLimits: { pitcher: null, catcher: null },
+      timeZone: null,
     });
     await post(`/teams/${team}/opponents`, {
       id: opponentId,
@@ -128,12 +129,12 @@ export class Coach {
 
   /** The demo's baseball team as one of his own: for stories that change what others look at. */
   async openOwnDemo(): Promise<void> {
-    await this.openDemo();
+    // Without a page: one that is open as the demo's coach must not find itself another's.
     const { request } = this.page;
-    const demoTeam = this.page.url().split('/')[4] ?? '';
+    await request.post('/api/accounts/demo-session');
+    const teams = (await (await request.get('/api/teams')).json()) as { id: string }[];
+    const demoTeam = teams[0]?.id ?? '';
     const file: unknown = await (await request.get(`/api/teams/${demoTeam}/export`)).json();
-    // The demo's page must not ask for anything any more when nobody is signed in.
-    await this.page.goto('about:blank');
     await request.delete('/api/accounts/session');
     const { email, name } = this;
     const data = { id: randomUUID(), name, email, password: PASSWORD };
@@ -192,6 +193,41 @@ export class Coach {
       const response = await fetch(`/api/teams/${team}/readings`);
       const { readings } = (await response.json()) as { readings: Reading[] };
       return readings.sort((a, b) => (a.takenAt < b.takenAt ? 1 : -1));
+    });
+  }
+
+  /** What this device still has of the team: entries of its stores, and names in local storage. */
+  keptHere(): Promise<string[]> {
+    return this.page.evaluate(async () => {
+      const found = Object.keys(localStorage).filter(
+        (name) => name.startsWith('bradyon-') && !['bradyon-theme', 'bradyon-left'].includes(name),
+      );
+      for (const { name = '' } of await indexedDB.databases()) {
+        if (!name.startsWith('bradyon-')) continue;
+        const database = await new Promise<IDBDatabase>((resolve, reject) => {
+          const asked = indexedDB.open(name);
+          asked.onsuccess = () => {
+            resolve(asked.result);
+          };
+          asked.onerror = () => {
+            reject(new Error(`${name} does not open`));
+          };
+        });
+        for (const store of database.objectStoreNames) {
+          const keys = await new Promise<IDBValidKey[]>((resolve, reject) => {
+            const asked = database.transaction(store).objectStore(store).getAllKeys();
+            asked.onsuccess = () => {
+              resolve(asked.result);
+            };
+            asked.onerror = () => {
+              reject(new Error(`${name} is not read`));
+            };
+          });
+          found.push(...keys.map((key) => `${name} ${JSON.stringify(key)}`));
+        }
+        database.close();
+      }
+      return found;
     });
   }
 

@@ -1,9 +1,10 @@
+import { pitchesFor } from '@bradyon/core/race';
 import type { BattingOrder } from '@bradyon/contract/innings';
 import type { StaffThumb } from '@bradyon/contract/thumb';
 import type { Team } from '@bradyon/contract/teams';
 import type { Opponent, Person } from '@bradyon/core/people';
-import { compareStarts, fieldOf, populationsOf, runnerOf } from '@bradyon/core/sprint';
-import { judgeSteal, pitchesFor, stealKinds } from '@bradyon/core/steals';
+import { compareStarts, conditionsOf, populationsOf, runnerOf } from '@bradyon/core/sprint';
+import { judgeSteal, stealKinds, questionOf } from '@bradyon/core/steals';
 import { calibrationsOf, daysSince, OLD_AFTER_DAYS, type Reading } from '@bradyon/core/timing';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { loadDemo } from '../src/demo/load.ts';
@@ -37,7 +38,7 @@ async function worldOf(team: Team) {
 /** What somebody's times say together, by whatever thumbs. */
 function timesOf(person: Person, readings: Reading[], team: Team) {
   const own = readings.filter(({ personId }) => personId === person.id);
-  return populationsOf(person, own, fieldOf(team), new Map());
+  return populationsOf(person, own, conditionsOf(team), new Map());
 }
 
 describe('the demo world', () => {
@@ -72,21 +73,21 @@ describe('the demo world', () => {
           for (const catcher of catchers.filter(
             ({ opponentId }) => opponentId === pitcher.opponentId,
           )) {
-            const field = fieldOf(team);
+            const field = conditionsOf(team);
             const populations = of(runner);
             const form = runnerOf(runner, populations, field);
             const steal = judgeSteal(
-              {
-                field,
-                base: 'second',
-                kind: stealKinds(team.ruleset, 'second')[0] ?? 'standing',
-                style: 'legLift',
-                pitcher: { person: pitcher, populations: of(pitcher) },
-                catcher: { person: catcher, populations: of(catcher) },
-                runner: { person: runner, populations, form },
-                leadFeet: runner.leadFeet,
-                batter: null,
-              },
+              questionOf(
+                { field, of, runner: () => form },
+                { pitcher, catcher, runner },
+                {
+                  base: 'second',
+                  kind: stealKinds(team.ruleset, 'second')[0] ?? 'standing',
+                  style: 'legLift',
+                  leadFeet: runner.leadFeet,
+                  batter: null,
+                },
+              ),
               { pitches: pitchesFor({ count: null }), needed: team.neededChance },
             );
             verdicts.add(steal.verdict);
@@ -106,7 +107,7 @@ describe('the demo world', () => {
       const of = (person: Person) => timesOf(person, readings, team);
       const all = people.flatMap((person) => of(person).map((each) => ({ ...each, person })));
       const compared = all.flatMap(
-        (each) => compareStarts(each.person, each, fieldOf(team), new Map()) ?? [],
+        (each) => compareStarts(each.person, each, conditionsOf(team), new Map()) ?? [],
       );
       expect(compared.some(({ tellable }) => tellable)).toBe(true);
       expect(all.some(({ doubtful }) => doubtful.size > 0)).toBe(true);

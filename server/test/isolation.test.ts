@@ -182,7 +182,9 @@ function servedRoutes(): string[] {
   const walk = (router: Router, path: string): void => {
     for (const { route, handle } of router.stack) {
       for (const { method } of route?.stack ?? []) {
-        found.push(`${method.toUpperCase()} ${path}${[route?.path].flat().join(' ').replace(/\/$/, '')}`);
+        found.push(
+          `${method.toUpperCase()} ${path}${[route?.path].flat().join(' ').replace(/\/$/, '')}`,
+        );
       }
       const nested = handle as unknown as Router;
       if (Array.isArray(nested.stack)) walk(nested, mounts.get(nested) ?? path);

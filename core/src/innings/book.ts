@@ -5,7 +5,7 @@ import {
   type GameRules,
   type Standing,
 } from './game.ts';
-import type { Side } from './side.ts';
+import type { BattingSide } from './side.ts';
 import { endsKept, followIn, winTables, type WinTables } from './winTables.ts';
 
 /** The chance that the home team wins, at the start of every half and inside it. */
@@ -20,7 +20,7 @@ export interface WinBook {
 }
 
 /** A game between two sides, solved and opened. */
-export function winBook(home: Side, away: Side, rules: GameRules): WinBook {
+export function winBook(home: BattingSide, away: BattingSide, rules: GameRules): WinBook {
   return openBook(winTables(home, away, rules));
 }
 

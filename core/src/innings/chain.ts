@@ -5,7 +5,7 @@ import {
   type Advance,
   type BattingEvent,
   type BattingRates,
-  type Situation,
+  type SituationFactors,
 } from './rates.ts';
 import {
   basesOf,
@@ -37,7 +37,7 @@ export type Chain = readonly (readonly Transition[])[];
 export interface Batting {
   rates: BattingRates;
   advance: Advance;
-  situation: Situation;
+  situation: SituationFactors;
 }
 
 const CLOSE = 1e-12;
@@ -158,7 +158,7 @@ function onTheBases(bases: Bases, outs: number, advance: Advance): Play[] {
 /** A batter's rates with these bases and outs; what they gain or lose is outs in play. */
 function ratesIn(
   rates: BattingRates,
-  { walkFirstOpen, hitsFirstHeld, hitsTwoOuts }: Situation,
+  { walkFirstOpen, hitsFirstHeld, hitsTwoOuts }: SituationFactors,
   bases: Bases,
   outs: number,
 ): BattingRates {

@@ -14,7 +14,7 @@ export {
   type ContactShares,
   type Infield,
   type PlayLevel,
-  type Situation,
+  type SituationFactors,
   type SqueezeOutcomes,
 } from './rates.ts';
 export { MOST_RUNS, runDistributions, runExpectancies, scoringChances } from './runs.ts';
@@ -59,7 +59,7 @@ export {
   sideRunExpectancies,
   sideScoringChances,
   type HalfEnds,
-  type Side,
+  type BattingSide,
 } from './side.ts';
 export {
   breakEvenOf,

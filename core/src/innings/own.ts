@@ -1,5 +1,5 @@
 import { EVENTS, type BattingRates, type BuntOutcomes } from './rates.ts';
-import { halfEnds, sideRunExpectancies, type Side } from './side.ts';
+import { halfEnds, sideRunExpectancies, type BattingSide } from './side.ts';
 
 /** A batter's season so far, as a scorebook adds it up. Whole numbers, not negative. */
 export interface BattingTotals {
@@ -136,7 +136,7 @@ export function totalsTogether(all: readonly BattingTotals[]): BattingTotals {
 /**
  * Runs expected in a game of so many innings when every half starts empty, spot 0 leading off the first.
  */
-export function gameRuns(side: Side, innings: number): number {
+export function gameRuns(side: BattingSide, innings: number): number {
   const expected = sideRunExpectancies(side);
   const endsOf = Array.from({ length: side.spots }, (_, spot) =>
     halfEnds(side, spot, 0, Number.POSITIVE_INFINITY),

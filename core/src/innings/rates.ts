@@ -49,12 +49,16 @@ export interface Advance {
 }
 
 /** Rates that move with the bases and outs, as factors. */
-export interface Situation {
+export interface SituationFactors {
   walkFirstOpen: number;
   hitsFirstHeld: number;
   hitsTwoOuts: number;
 }
-export const NO_SITUATION: Situation = { walkFirstOpen: 1, hitsFirstHeld: 1, hitsTwoOuts: 1 };
+export const NO_SITUATION: SituationFactors = {
+  walkFirstOpen: 1,
+  hitsFirstHeld: 1,
+  hitsTwoOuts: 1,
+};
 
 /** What a sacrifice bunt comes to, shares that add up to 1. A squeeze is another thing. */
 export interface BuntOutcomes {
@@ -107,7 +111,7 @@ export interface PlayLevel {
   twoStrikeFactor: number;
   rates: BattingRates;
   advance: Advance;
-  situation: Situation;
+  situation: SituationFactors;
   bunt: BuntOutcomes;
 }
 

@@ -9,7 +9,7 @@ const LEFT = 4;
  * A team at bat: its batters in order, or one that stands for all of them. Of every batter and state
  * the chances of so many more runs with so many left on base.
  */
-export interface Side {
+export interface BattingSide {
   /** How many bat in turn; 1: the average batter. */
   spots: number;
   /** By spot: the steps with that batter up. */
@@ -22,7 +22,7 @@ export interface Side {
  * @param batters in the order in which they bat, any number from 1
  * @throws RangeError without a batter, and when rates do not add up
  */
-export function sideOf(batters: readonly Batting[]): Side {
+export function sideOf(batters: readonly Batting[]): BattingSide {
   if (batters.length === 0) throw new RangeError('sideOf needs at least one batter');
   // The same batter twice is one chain.
   const known = new Map<Batting, Chain>();
@@ -88,7 +88,12 @@ export interface HalfEnds {
 /**
  * @param runLimit runs that may still be scored before the half is ended by rule; Infinity without one
  */
-export function halfEnds(side: Side, spot: number, state: BaseOut, runLimit: number): HalfEnds {
+export function halfEnds(
+  side: BattingSide,
+  spot: number,
+  state: BaseOut,
+  runLimit: number,
+): HalfEnds {
   const { spots, joint } = side;
   const merged = new Map<number, number>();
   let left = 1;
@@ -118,7 +123,7 @@ export function halfEnds(side: Side, spot: number, state: BaseOut, runLimit: num
 }
 
 /** The chance of at least one more run in the half, by spot and state. */
-export function sideScoringChances({ spots, joint }: Side): number[][] {
+export function sideScoringChances({ spots, joint }: BattingSide): number[][] {
   return Array.from({ length: spots }, (_, spot) =>
     Array.from({ length: STATES }, (_each, state) => {
       const none = indexOf(spot, state, 0);
@@ -128,7 +133,10 @@ export function sideScoringChances({ spots, joint }: Side): number[][] {
 }
 
 /** Runs still expected in the half, by spot and state (Gauss-Seidel in falling load). */
-export function sideRunExpectancies({ chains, spots }: Pick<Side, 'chains' | 'spots'>): number[][] {
+export function sideRunExpectancies({
+  chains,
+  spots,
+}: Pick<BattingSide, 'chains' | 'spots'>): number[][] {
   const values = chains.map(() => new Array<number>(STATES).fill(0));
   for (let sweep = 0; sweep < 200; sweep += 1) {
     let moved = 0;

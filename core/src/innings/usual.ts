@@ -23,7 +23,14 @@ export function usualChance(gamble: Gamble, outs: 0 | 1 | 2, advance: Advance): 
       return of(advance.firstToHomeOnDouble[outs], advance.firstToHomeOut);
     case 'tagThirdToHome':
       return of(advance.flyScoreFromThird, advance.flyOutAtHome);
-    default:
+    case 'stealHome':
+    case 'stretchSingleToDouble':
+    case 'stretchDoubleToTriple':
+    case 'stretchTripleToHome':
+    case 'tagSecondToThird':
+    case 'tagFirstToSecond':
+    case 'contactThrowHome':
+    case 'contactConceded':
       return null;
   }
 }

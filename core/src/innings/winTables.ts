@@ -1,12 +1,12 @@
 import { lastOwnInning, leadThatEnds, startOf, type GameRules, type Half } from './game.ts';
 import { MOST_RUNS } from './runs.ts';
-import { halfEnds, type HalfEnds, type Side } from './side.ts';
+import { halfEnds, type HalfEnds, type BattingSide } from './side.ts';
 import { STATES, type BaseOut } from './state.ts';
 
 /** A game between two sides, solved: the home team's chance at the start of every half. Plain data. */
 export interface WinTables {
-  home: Side;
-  away: Side;
+  home: BattingSide;
+  away: BattingSide;
   rules: GameRules;
   /** From the start of the top, and of the bottom, of each inning: by lead and who leads off on either side. */
   tops: Float64Array[];
@@ -54,7 +54,7 @@ function addTimes(sum: Float64Array, share: number, of: Float64Array, from: numb
  * Solves a game between two sides: exact, by dynamic programming over the starts of halves. A side of
  * one spot is an average line-up.
  */
-export function winTables(home: Side, away: Side, rules: GameRules): WinTables {
+export function winTables(home: BattingSide, away: BattingSide, rules: GameRules): WinTables {
   const { clip } = rules;
   const last = lastOwnInning(rules);
   const cells = home.spots * away.spots;
@@ -144,8 +144,8 @@ const CLOSE = 1e-14;
 
 /** The home team's chance at the start of a tied extra inning, by who leads off: a fixed point. */
 function settleExtras(
-  home: Side,
-  away: Side,
+  home: BattingSide,
+  away: BattingSide,
   endsOf: (half: Half, spot: number) => HalfEnds,
 ): Float64Array {
   // Of an inning that starts tied: won outright, or tied again with these leading off.

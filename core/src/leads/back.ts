@@ -1,3 +1,4 @@
+import type { TagAtBase } from '../race/index.ts';
 import { diveSeconds } from '../sprint/index.ts';
 import type { Level } from '../timing/index.ts';
 
@@ -73,13 +74,6 @@ export function returnSdSeconds(
   own: OwnReturn = TYPICAL_RETURN,
 ): number {
   return Math.hypot(back.reactSdSeconds, back.moveSdSeconds, own.sdSeconds);
-}
-
-/** What can come of a throw to the base that he dives for; a throw away tags nobody. */
-export interface TagAtBase {
-  share: number;
-  seconds: number;
-  sdSeconds: number;
 }
 
 export function tagsAtBase(

@@ -1,8 +1,10 @@
+import { type Spread } from '../maths/index.ts';
+import { chanceBothBefore } from '../race/index.ts';
 import { timeToCover } from '../sprint/index.ts';
 import { normalCdf } from '../maths/index.ts';
 import type { Level } from '../timing/index.ts';
 import { returnSdSeconds, returnSeconds, tagsAtBase, type OwnReturn } from './back.ts';
-import { chanceBothBefore, longestWithin, type Moment } from './picked.ts';
+import { longestWithin } from './picked.ts';
 
 /** Where the shortstop's hips are against the runner's, seen from the bag. */
 export const HIPS = ['inside', 'even', 'outside'] as const;
@@ -34,7 +36,7 @@ export interface DaylightPick {
   /** How far behind the line to third he plays. */
   depthFeet: number;
   /** The pitcher's spin: first move to glove at second. */
-  spin: Moment;
+  spin: Spread;
   own?: OwnReturn;
 }
 

@@ -10,7 +10,6 @@ export {
   type LeadMode,
   type OwnReturn,
   type Stance,
-  type TagAtBase,
 } from './back.ts';
 export {
   CUES,
@@ -24,16 +23,12 @@ export {
   type Hips,
 } from './daylight.ts';
 export {
-  chanceBothBefore,
   chancePicked,
   coverOfSecond,
   coverOfThird,
-  coverSeconds,
   longestLead,
   longestLeadBetween,
-  type Cover,
   type DoubtfulThrow,
-  type Moment,
   type Throw,
 } from './picked.ts';
 export {

@@ -1,5 +1,5 @@
 import { studentCdf } from '../maths/index.ts';
-import { EARLY_TELLABLE_SECONDS, type Spread } from '../timing/index.ts';
+import { EARLY_TELLABLE_SECONDS, type DoubtfulSpread } from '../timing/index.ts';
 
 /** Leaving where nobody may lead: early is an out, late is feet lost. */
 export interface LeaveJudged {
@@ -17,7 +17,7 @@ export interface LeaveJudged {
  * @param topSpeed his own, ft/s: what a second lost costs once he runs
  * @param risk how often he may be early, between 0 and 1
  */
-export function judgeLeaving(leave: Spread, topSpeed: number, risk: number): LeaveJudged {
+export function judgeLeaving(leave: DoubtfulSpread, topSpeed: number, risk: number): LeaveJudged {
   if (!(risk > 0 && risk < 1)) throw new RangeError('judgeLeaving needs a risk between 0 and 1');
   const { meanSeconds, sdSeconds, freedom } = leave;
   const scale = Number.isFinite(freedom) ? Math.sqrt((freedom - 2) / freedom) : 1;

@@ -1,4 +1,4 @@
-import { expectedTime, type Field, type Population } from '../sprint/index.ts';
+import { expectedTime, type Conditions, type Population } from '../sprint/index.ts';
 import { plainContext } from '../timing/index.ts';
 import type { OwnReturn } from './back.ts';
 
@@ -47,7 +47,7 @@ export function ownReturn(
   person: Parameters<typeof expectedTime>[0],
   populations: readonly Population[],
   dives: readonly TestDive[],
-  field: Field,
+  field: Conditions,
 ): KnownReturn {
   const context = plainContext('diveBack');
   const usual = expectedTime(person, [], context, field);

@@ -1,42 +1,18 @@
-import { normalCdf } from '../maths/index.ts';
-import { timeToCover } from '../sprint/index.ts';
-import type { Level, Spread } from '../timing/index.ts';
-import {
-  returnSdSeconds,
-  returnSeconds,
-  tagsAtBase,
-  type OwnReturn,
-  type Stance,
-  type TagAtBase,
-} from './back.ts';
+import { EIGHT_IN_TEN, normalCdf, type Spread } from '../maths/index.ts';
+import { chanceBothBefore, coverSeconds, type Cover } from '../race/index.ts';
+import type { Level, DoubtfulSpread } from '../timing/index.ts';
+import { returnSdSeconds, returnSeconds, tagsAtBase, type OwnReturn, type Stance } from './back.ts';
 
 /** A throw to a base with a runner off it. */
 export interface Throw {
   stance: Stance;
   level: Level;
   /** First move (catcher: mitt) to glove at the base. */
-  throwing: Moment;
+  throwing: Spread;
   leftHander: boolean;
   own?: OwnReturn;
   /** The man who has to get to the base for the throw; absent: he stands there. */
   cover?: Cover;
-}
-
-/** When something happens, and how uneven that is (standard deviation). */
-export interface Moment {
-  meanSeconds: number;
-  sdSeconds: number;
-}
-
-/** A fielder on his way to the bag. */
-export interface Cover {
-  /** How far from the bag he starts. */
-  feet: number;
-  reactSeconds: number;
-  /** How uneven he is on the way (standard deviation), seconds. */
-  sdSeconds: number;
-  /** He need not be on the bag: this much is reach. */
-  reachFeet: number;
 }
 
 /** A middle infielder breaking for second when the pitcher starts to turn. Agreed. */
@@ -47,14 +23,6 @@ export function coverOfSecond(feet: number): Cover {
 /** The third baseman going back to his bag. Agreed. */
 export function coverOfThird(feet: number): Cover {
   return { feet, reactSeconds: 0.15, sdSeconds: Math.hypot(0.06, 0.05), reachFeet: 2 };
-}
-
-/** When a fielder is at the bag, seconds after he could know. */
-export function coverSeconds(
-  { fielder }: Pick<Level, 'fielder'>,
-  { feet, reactSeconds, reachFeet }: Cover,
-): number {
-  return reactSeconds + timeToCover(Math.max(0, feet - reachFeet), { ...fielder, startSpeed: 0 });
 }
 
 /**
@@ -75,43 +43,6 @@ export function chancePicked(toBase: Throw): number {
   }, 0);
 }
 
-const POINTS = 200;
-const WIDTH = 7;
-
-/**
- * The chance that ball and man are both there, and the tag made, before he is back: Simpson's rule
- * over his return less the tag, seven deviations to each side.
- */
-export function chanceBothBefore(
-  ball: Moment,
-  man: Moment,
-  backSeconds: number,
-  backSdSeconds: number,
-  tags: readonly TagAtBase[],
-): number {
-  return tags.reduce((sum, tag) => {
-    const sd = Math.hypot(backSdSeconds, tag.sdSeconds);
-    const inside = (z: number): number => {
-      const by = backSeconds - tag.seconds + sd * z;
-      return (
-        Math.exp(-(z * z) / 2) *
-        normalCdf((by - ball.meanSeconds) / ball.sdSeconds) *
-        normalCdf((by - man.meanSeconds) / man.sdSeconds)
-      );
-    };
-    return sum + (tag.share * simpson(inside)) / Math.sqrt(2 * Math.PI);
-  }, 0);
-}
-
-function simpson(value: (z: number) => number): number {
-  const step = (2 * WIDTH) / POINTS;
-  let sum = value(-WIDTH) + value(WIDTH);
-  for (let index = 1; index < POINTS; index += 1) {
-    sum += (index % 2 === 1 ? 4 : 2) * value(-WIDTH + index * step);
-  }
-  return (sum * step) / 3;
-}
-
 /** Leads looked at. Agreed. */
 const SHORTEST_FEET = 4;
 const LONGEST_FEET = 30;
@@ -130,11 +61,8 @@ export function longestLead(toBase: Throw, risk: number): number {
 
 /** A throw whose times are known with some doubt. */
 export interface DoubtfulThrow extends Omit<Throw, 'throwing'> {
-  throwing: Spread;
+  throwing: DoubtfulSpread;
 }
-
-/** Eight times in ten a normal number lies within this many deviations. */
-const EIGHT_IN_TEN = 1.2816;
 
 /**
  * Where the longest safe lead lies, eight times in ten, when the pitcher's move and the runner's

@@ -1,7 +1,8 @@
+import { type Spread } from '../maths/index.ts';
 import type { Level } from '../timing/index.ts';
 import type { OwnReturn } from './back.ts';
 import { daylight, HIPS, HIPS_FEET, longestDaylightLead, type Cue, type Hips } from './daylight.ts';
-import { chancePicked, coverOfSecond, longestLead, type Moment, type Throw } from './picked.ts';
+import { chancePicked, coverOfSecond, longestLead, type Throw } from './picked.ts';
 
 /** A place off second: along the line to third from the bag, and behind that line. Feet. */
 export interface OffSecond {
@@ -22,7 +23,7 @@ export interface SecondQuestion {
   /** Whether the base coach calls the shortstop's break, or the runner sees the turn himself. */
   cue: Cue;
   /** First move to glove at second. */
-  spin: Moment;
+  spin: Spread;
   own?: OwnReturn;
 }
 
@@ -68,7 +69,7 @@ export function picksAtSecond(question: SecondQuestion, risk: number): PickAtSec
     spin,
     ...(own && { own }),
   };
-  const thrown = (throwing: Moment, awaySpeed: number): Throw => ({
+  const thrown = (throwing: Spread, awaySpeed: number): Throw => ({
     stance: { leadFeet, corner: 'back', mode: 'twoWay', awaySpeed },
     level,
     throwing,

@@ -1,3 +1,12 @@
+/** A time that is uneven: its mean, and its standard deviation. Seconds. */
+export interface Spread {
+  meanSeconds: number;
+  sdSeconds: number;
+}
+
+/** Eight times in ten a normal number lies within this many deviations; one in ten beyond either side. */
+export const EIGHT_IN_TEN = 1.2816;
+
 /**
  * The arithmetic mean.
  * @param values at least one finite number

@@ -13,13 +13,13 @@ import {
   runnerOf,
   runSeconds,
   runSpreadSeconds,
-  type Field,
+  type Conditions,
   type Run,
   type TimedRun,
 } from './index.ts';
 
 const ruleset = PRESETS.fullSizeSeven;
-const field: Field = { level: LEVELS.hs, ruleset };
+const field: Conditions = { level: LEVELS.hs, ruleset };
 const steal = (leadFeet: number): Run => ({ kind: 'steal', leadFeet, startSpeed: 0 });
 
 interface Segment {

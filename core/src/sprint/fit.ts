@@ -1,5 +1,5 @@
 import type { Ruleset } from '../rules/index.ts';
-import type { Level, Spread } from '../timing/index.ts';
+import type { Level, DoubtfulSpread } from '../timing/index.ts';
 import { runSeconds, runSpreadSeconds, type Gait, type Run } from './runs.ts';
 
 /** A run with its time, or the mean of several. */
@@ -105,7 +105,7 @@ export function predictRun(
   run: Run,
   place: Place,
   spreadSeconds = runSpreadSeconds(run),
-): Spread {
+): DoubtfulSpread {
   const at = { x: Math.log(fit.topSpeed), y: Math.log(fit.accelerationSeconds) };
   const { x, y } = slopeOf((point) => runSeconds(run, gaitOf(point), place), at);
   const { speed, both, start } = fit.covariance;

@@ -16,12 +16,12 @@ export { countOf, runnerOf, type Runner } from './runner.ts';
 export { curveOf, runSeconds, runSpreadSeconds, stealFeet, type Gait, type Run } from './runs.ts';
 export {
   commonLeadFeet,
-  fieldOf,
+  conditionsOf,
   SLIDE_STEP_SAVES_SECONDS,
   secondsPerFoot,
   typicalTime,
   usualRun,
   usualStart,
-  type Field,
+  type Conditions,
   type Mover,
 } from './typical.ts';

@@ -20,10 +20,10 @@ import {
   secondsPerFoot,
   simulateGateRun,
   typicalTime,
-  type Field,
+  type Conditions,
 } from './index.ts';
 
-const field: Field = { level: LEVELS.hs, ruleset: PRESETS.fullSizeSeven };
+const field: Conditions = { level: LEVELS.hs, ruleset: PRESETS.fullSizeSeven };
 const person = { throws: 'right', bats: 'right' } as const;
 const NOBODY = new Map();
 const steal = { ...plainContext('steal'), base: 'second' } as const;

@@ -1,3 +1,4 @@
+import { EIGHT_IN_TEN } from '../maths/index.ts';
 import type { Person } from '../people/index.ts';
 import {
   believe,
@@ -17,7 +18,7 @@ import {
   type TimedSeconds,
 } from '../timing/index.ts';
 import type { ReadingId } from '../units/index.ts';
-import { commonLeadFeet, secondsPerFoot, typicalTime, type Field } from './typical.ts';
+import { commonLeadFeet, secondsPerFoot, typicalTime, type Conditions } from './typical.ts';
 
 /** Times that can be set against each other, and what they say together. */
 export interface Population {
@@ -47,7 +48,7 @@ export interface Population {
 export function populationsOf(
   person: Pick<Person, 'throws' | 'bats'>,
   readings: readonly Reading[],
-  field: Field,
+  field: Conditions,
   thumbs: Thumbs,
 ): Population[] {
   return [...byPopulation(readings)].flatMap(([key, own]) => {
@@ -86,7 +87,7 @@ function usualTimer(context: Pick<Reading, 'kind' | 'fromFeet'>) {
 }
 
 /** A reading as it would have been from the common lead, with its timer. */
-function reckoned(reading: Reading, field: Field, thumbs: Thumbs): TimedSeconds {
+function reckoned(reading: Reading, field: Conditions, thumbs: Thumbs): TimedSeconds {
   const common = commonLeadFeet(reading, field.ruleset);
   const { seconds, leadFeet } = reading;
   const shift =
@@ -103,7 +104,7 @@ export function expectedTime(
   person: Pick<Person, 'throws' | 'bats'>,
   populations: readonly Population[],
   context: ReadingContext,
-  field: Field,
+  field: Conditions,
 ): Estimate | null {
   const key = populationKey(context);
   const own = populations.find((each) => each.key === key)?.estimate;
@@ -116,18 +117,15 @@ export interface Difference {
   quickerSeconds: number;
   /** How far that may be off (standard deviation), seconds. */
   giveOrTakeSeconds: number;
-  /** Whether it is likely enough (nine in ten) to be said. */
+  /** Whether it is likely enough to be said: on its side of zero nine times in ten. */
   tellable: boolean;
 }
-
-/** A difference this many of its own deviations from zero is right nine times in ten. */
-const NINE_IN_TEN = 1.2816;
 
 type Mean = Pick<Estimate, 'meanSeconds' | 'meanSdSeconds'>;
 function differenceOf(first: Mean, second: Mean): Difference {
   const quickerSeconds = second.meanSeconds - first.meanSeconds;
   const giveOrTakeSeconds = Math.hypot(first.meanSdSeconds, second.meanSdSeconds);
-  const tellable = Math.abs(quickerSeconds) > NINE_IN_TEN * giveOrTakeSeconds;
+  const tellable = Math.abs(quickerSeconds) > EIGHT_IN_TEN * giveOrTakeSeconds;
   return { quickerSeconds, giveOrTakeSeconds, tellable };
 }
 
@@ -161,7 +159,7 @@ const LEAST_EACH = 2;
 export function compareStarts(
   person: Pick<Person, 'throws' | 'bats'>,
   population: Pick<Population, 'context' | 'readings'>,
-  field: Field,
+  field: Conditions,
   thumbs: Thumbs,
 ): StartComparison | null {
   const byStart = new Map<StartTechnique, TimedSeconds[]>();

@@ -3,7 +3,7 @@ import { populationKey, type ReadingKind } from '../timing/index.ts';
 import { fitSprint, type SprintFit, type TimedRun } from './fit.ts';
 import type { Population } from './populations.ts';
 import { runSpreadSeconds } from './runs.ts';
-import { usualRun, type Field } from './typical.ts';
+import { usualRun, type Conditions } from './typical.ts';
 
 const RUN_KINDS: readonly ReadingKind[] = [
   'steal',
@@ -31,7 +31,7 @@ const ODD_BEYOND = 3;
 export function runnerOf(
   person: Pick<Person, 'bats'>,
   populations: readonly Population[],
-  field: Field,
+  field: Conditions,
 ): Runner {
   const restsOn = populations
     .filter(
@@ -39,7 +39,7 @@ export function runnerOf(
     )
     .toSorted((a, b) => (b.estimate?.count ?? 0) - (a.estimate?.count ?? 0));
   const fit = fitSprint(
-    restsOn.map((population) => together(population, person, field)),
+    restsOn.flatMap((population) => asOneRun(population, person, field)),
     field,
   );
   return {
@@ -49,13 +49,14 @@ export function runnerOf(
   };
 }
 
-/** The times of a population as one: their mean, weighed by how precise each is. */
-function together(
+/** The times of a population as one: their mean, weighed by how precise each is; none of what is no run. */
+function asOneRun(
   { context, leadFeet, readings, reckonedSeconds, timerSdSeconds }: Population,
   { bats }: Pick<Person, 'bats'>,
-  { ruleset }: Field,
-): TimedRun {
+  { ruleset }: Conditions,
+): TimedRun[] {
   const run = usualRun(context, bats, ruleset, leadFeet);
+  if (run === null) return [];
   const own = runSpreadSeconds(run);
   let [weights, sum] = [0, 0];
   for (const [index, { asideReason }] of readings.entries()) {
@@ -64,7 +65,7 @@ function together(
     weights += weight;
     sum += weight * (reckonedSeconds[index] ?? 0);
   }
-  return { run, seconds: sum / weights, sdSeconds: 1 / Math.sqrt(weights) };
+  return [{ run, seconds: sum / weights, sdSeconds: 1 / Math.sqrt(weights) }];
 }
 
 /** How many times of a kind are behind a runner's curve. */

@@ -82,7 +82,8 @@ export function runSpreadSeconds(run: Run): number {
       return SPREAD.long;
     case 'dash':
       return run.fromFeet > 0 ? SPREAD.flying : SPREAD.dash;
-    default:
+    case 'steal':
+    case 'homeToFirst':
       return SPREAD[run.kind];
   }
 }

@@ -37,17 +37,17 @@ const LEAVE_BETWEEN_SECONDS = 0.06;
 const DIVE_BETWEEN_SECONDS = 0.07;
 
 /** Where the times are taken: what is typical there, and on what bases. */
-export interface Field {
+export interface Conditions {
   level: Level;
   ruleset: Ruleset;
 }
 
 /** The field of a team: its level with its own numbers in it, and its rules. */
-export function fieldOf(team: {
+export function conditionsOf(team: {
   level: LevelName;
   levelChanges: LevelChanges;
   ruleset: Ruleset;
-}): Field {
+}): Conditions {
   return { level: levelOf(team.level, team.levelChanges), ruleset: team.ruleset };
 }
 
@@ -87,7 +87,7 @@ export function commonLeadFeet(
  */
 export function secondsPerFoot(
   { kind, base }: Pick<ReadingContext, 'kind' | 'base'>,
-  { level, ruleset }: Field,
+  { level, ruleset }: Conditions,
 ): number {
   if (kind === 'diveBack') {
     const lead = commonLeadFeet({ kind, base }, ruleset) ?? 0;
@@ -107,7 +107,7 @@ export function secondsPerFoot(
 export function typicalTime(
   context: ReadingContext,
   { throws, bats }: Mover,
-  { level, ruleset }: Field,
+  { level, ruleset }: Conditions,
 ): TypicalTime | null {
   const softball = level.sport === 'softball';
   const { kind, base } = context;
@@ -141,8 +141,14 @@ export function typicalTime(
       return ruleset.leadRule === 'open' ? typicalDive(level, ruleset) : null;
     case 'outfieldThrow':
       return null;
-    default:
-      return typicalRun(usualRun(context, bats, ruleset), { level, ruleset });
+    case 'steal':
+    case 'homeToFirst':
+    case 'firstToThird':
+    case 'secondToHome':
+    case 'dash': {
+      const run = usualRun(context, bats, ruleset);
+      return run && typicalRun(run, { level, ruleset });
+    }
   }
 }
 
@@ -169,13 +175,13 @@ function typicalDive(level: Level, ruleset: Ruleset): TypicalTime {
   return { mean, sdBetween: DIVE_BETWEEN_SECONDS, sdWithin, min: mean * 0.5, max: mean * 2 };
 }
 
-/** A run of a kind from the usual start, or from the lead given. */
+/** A run of a kind from the usual start, or from the lead given; null: what is timed is no run. */
 export function usualRun(
   { kind, base, fromFeet, toFeet }: Pick<ReadingContext, 'kind' | 'base' | 'fromFeet' | 'toFeet'>,
   bats: SideOfPlate,
   ruleset: Ruleset,
   leadFeet: number | null = null,
-): Run {
+): Run | null {
   switch (kind) {
     case 'homeToFirst':
       return { kind, bats };
@@ -190,15 +196,24 @@ export function usualRun(
     }
     case 'dash':
       return { kind, fromFeet: fromFeet ?? 0, toFeet: toFeet ?? 0 };
-    default: {
+    case 'steal': {
       const start = usualStart(ruleset, base === 'third' ? 'third' : 'second');
-      return { kind: 'steal', leadFeet: leadFeet ?? start.leadFeet, startSpeed: start.speed };
+      return { kind, leadFeet: leadFeet ?? start.leadFeet, startSpeed: start.speed };
     }
+    case 'hold':
+    case 'delivery':
+    case 'flight':
+    case 'pick':
+    case 'pop':
+    case 'leave':
+    case 'diveBack':
+    case 'outfieldThrow':
+      return null;
   }
 }
 
 /** A run by the curve; how runners differ follows from how their curves differ. */
-function typicalRun(run: Run, field: Field): TypicalTime {
+function typicalRun(run: Run, field: Conditions): TypicalTime {
   const secondsOf = (gait: Gait): number => runSeconds(run, gait, field);
   const { topSpeed, accelerationSeconds, ...level } = field.level;
   const mean = secondsOf({ topSpeed, accelerationSeconds });

@@ -1,11 +1,6 @@
-import {
-  chanceBothBefore,
-  coverSeconds,
-  type Cover,
-  type Moment,
-  type TagAtBase,
-} from '../leads/index.ts';
-import type { Level, Spread } from '../timing/index.ts';
+import { type Spread } from '../maths/index.ts';
+import { chanceBothBefore, coverSeconds, type Cover, type TagAtBase } from '../race/index.ts';
+import type { Level, DoubtfulSpread } from '../timing/index.ts';
 
 /** Throws go away so many times as often when a steal surprises, but never more often than this. Agreed. */
 const SURPRISED_WILD_TIMES = 1.5;
@@ -25,9 +20,9 @@ export function coverOnDelayed(feet: number): Cover {
 /** What races on a delayed steal, on the clock of the ball in the mitt. */
 export interface DelayedRace {
   level: Level;
-  surprise: Spread;
-  pop: Spread;
-  run: Spread;
+  surprise: DoubtfulSpread;
+  pop: DoubtfulSpread;
+  run: DoubtfulSpread;
   cover: Cover;
 }
 
@@ -53,11 +48,11 @@ export function chanceDelayed(
     { share: onLine, seconds: tag.onLineSeconds, sdSeconds: tag.onLineSdSeconds },
     { share: 1 - wild - onLine, seconds: tag.offLineSeconds, sdSeconds: tag.offLineSdSeconds },
   ];
-  const ball: Moment = {
+  const ball: Spread = {
     meanSeconds: surprise.meanSeconds + pop.meanSeconds,
     sdSeconds: Math.hypot(surprise[which], pop[which]),
   };
-  const man: Moment = { meanSeconds: coverSeconds(level, cover), sdSeconds: cover.sdSeconds };
+  const man: Spread = { meanSeconds: coverSeconds(level, cover), sdSeconds: cover.sdSeconds };
   const runSd = Math.hypot(run[which], START_SD_SECONDS);
   return 1 - chanceBothBefore(ball, man, run.meanSeconds - moreSeconds, runSd, tags);
 }

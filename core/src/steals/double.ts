@@ -1,5 +1,5 @@
 import { normalCdf } from '../maths/index.ts';
-import type { Level, Spread } from '../timing/index.ts';
+import type { Level, DoubtfulSpread } from '../timing/index.ts';
 import type { Steal } from './steal.ts';
 
 /** Runners on first and second go together; the catcher throws to one base. Chances 0..1. */
@@ -52,7 +52,7 @@ const RELAY_SD_SECONDS = 0.15;
  */
 export function firstAndThird(
   toSecond: Steal,
-  runHome: Spread,
+  runHome: DoubtfulSpread,
   { tag, throws }: Pick<Level, 'tag' | 'throws'>,
 ): FirstAndThird {
   const pop = toSecond.legs.pop?.spread;

@@ -1,15 +1,4 @@
 export {
-  chanceAt,
-  chanceInterval,
-  chanceSafe,
-  doubtSeconds,
-  readyRace,
-  type Chance,
-  type Race,
-  type RacePart,
-  type ReadyRace,
-} from './chance.ts';
-export {
   STEAL_BASES,
   STEAL_KINDS,
   startOf,
@@ -20,27 +9,17 @@ export {
 } from './kinds.ts';
 export {
   legsOf,
+  questionOf,
   untimedLegs,
+  type Attempt,
   type Basis,
+  type KnownPeople,
   type Leg,
   type LegName,
   type Legs,
   type StealQuestion,
   type Timed,
 } from './legs.ts';
-export { breakEven, needsOf, secondsNeeded, type Needs } from './needs.ts';
-export {
-  FASTBALL,
-  pitchesFor,
-  pitchMix,
-  PITCHES,
-  PITCH_EFFECTS,
-  type Count,
-  type Expected,
-  type Pitch,
-  type PitchEffect,
-  type WeightedPitch,
-} from './pitches.ts';
 export {
   footWorth,
   judgeSteal,

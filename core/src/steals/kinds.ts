@@ -58,7 +58,8 @@ export function startOf(
       return usualStart(ruleset, base === 'second' ? 'second' : 'third');
     case 'delayed':
       return { leadFeet: DELAYED.leadFeet * share, speed: DELAYED.speed };
-    default:
+    case 'straight':
+    case 'hop':
       return leadStart(kind, base, ruleset, leadFeet);
   }
 }

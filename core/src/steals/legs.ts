@@ -1,11 +1,11 @@
-import type { Moment } from '../leads/index.ts';
+import { type Spread } from '../maths/index.ts';
 import type { Person, SideOfPlate } from '../people/index.ts';
 import { timesFromRelease } from '../rules/index.ts';
 import {
   expectedTime,
   predictRun,
   SLIDE_STEP_SAVES_SECONDS,
-  type Field,
+  type Conditions,
   type Population,
   type Runner,
 } from '../sprint/index.ts';
@@ -16,7 +16,7 @@ import {
   type DeliveryStyle,
   type Estimate,
   type ReadingContext,
-  type Spread,
+  type DoubtfulSpread,
 } from '../timing/index.ts';
 import { startOf, type Start, type StealBase, type StealKind } from './kinds.ts';
 
@@ -32,7 +32,7 @@ export type LegName =
 /** One stretch of a lane of the race, in the order in which it happens. */
 export interface Leg {
   name: LegName;
-  spread: Spread;
+  spread: DoubtfulSpread;
   basis: Basis;
   /** How many readings stand behind it; 0 when typical. */
   count: number;
@@ -46,7 +46,7 @@ export interface Timed {
 
 /** Who runs on whom, and how. */
 export interface StealQuestion {
-  field: Field;
+  field: Conditions;
   base: StealBase;
   kind: StealKind;
   style: DeliveryStyle;
@@ -59,6 +59,33 @@ export interface StealQuestion {
   batter: Exclude<SideOfPlate, 'switch'> | null;
   /** A delivery (softball: flight) supposed in place of the pitcher's own, seconds. */
   pitchSeconds?: number | undefined;
+}
+
+/** What is known of the people of a team, however it was come by. */
+export interface KnownPeople {
+  field: Conditions;
+  /** What is timed of somebody. */
+  of: (person: Person) => readonly Population[];
+  /** How somebody runs, by all their runs. */
+  runner: (person: Person) => Runner;
+}
+
+/** How a steal is tried, where nothing of it is supposed. */
+export type Attempt = Pick<StealQuestion, 'base' | 'kind' | 'style' | 'leadFeet' | 'batter'>;
+
+/** The question of one steal by people who are known. */
+export function questionOf(
+  { field, of, runner: formOf }: KnownPeople,
+  { pitcher, catcher, runner }: { pitcher: Person; catcher: Person; runner: Person },
+  attempt: Attempt,
+): StealQuestion {
+  return {
+    field,
+    pitcher: { person: pitcher, populations: of(pitcher) },
+    catcher: { person: catcher, populations: of(catcher) },
+    runner: { person: runner, populations: of(runner), form: formOf(runner) },
+    ...attempt,
+  };
 }
 
 /** Every time that a steal is judged by. */
@@ -83,11 +110,11 @@ const RIGHT_HANDED_BATTER_SECONDS = 0.03;
 /** How far one pitcher's slide step saves more or less than another's. Judgement. */
 const SLIDE_STEP_DOUBT_SECONDS = 0.04;
 /** A delayed steal surprises. Agreed. */
-const SURPRISE: Moment = { meanSeconds: 0.25, sdSeconds: 0.12 };
+const SURPRISE: Spread = { meanSeconds: 0.25, sdSeconds: 0.12 };
 /** From the wind-up to the mitt, when somebody walks home on it. Agreed figure; its spread is judgement. */
-const WIND_UP: Moment = { meanSeconds: 2.2, sdSeconds: 0.08 };
+const WIND_UP: Spread = { meanSeconds: 2.2, sdSeconds: 0.08 };
 /** Mitt to tag at the plate. Judgement, set so that the agreed chances of stealing home come out. */
-const HOME_TAG: Moment = { meanSeconds: 0.44, sdSeconds: 0.15 };
+const HOME_TAG: Spread = { meanSeconds: 0.44, sdSeconds: 0.15 };
 
 /**
  * The times for one steal: each person's own estimate where he has any time that counts, else what
@@ -188,7 +215,7 @@ function own(
   name: LegName,
   { person, populations }: Timed,
   context: ReadingContext,
-  field: Field,
+  field: Conditions,
 ): Leg {
   const estimate = expectedTime(person, populations, context, field);
   if (estimate === null) throw new RangeError(`legsOf needs a typical ${populationKey(context)}`);
@@ -201,7 +228,7 @@ function legOf(name: LegName, estimate: Estimate): Leg {
 }
 
 /** A constant of the level: uneven, but not somebody's to be timed. */
-function given(name: LegName, { meanSeconds, sdSeconds }: Moment): Leg {
+function given(name: LegName, { meanSeconds, sdSeconds }: Spread): Leg {
   const spread = {
     meanSeconds,
     sdSeconds,
@@ -212,11 +239,11 @@ function given(name: LegName, { meanSeconds, sdSeconds }: Moment): Leg {
   return { name, spread, basis: 'typical', count: 0 };
 }
 
-function later(spread: Spread, seconds: number): Spread {
+function later(spread: DoubtfulSpread, seconds: number): DoubtfulSpread {
   return { ...spread, meanSeconds: spread.meanSeconds + seconds };
 }
 
-function lessSure(spread: Spread, seconds: number): Spread {
+function lessSure(spread: DoubtfulSpread, seconds: number): DoubtfulSpread {
   return {
     ...spread,
     sdSeconds: Math.hypot(spread.sdSeconds, seconds),
@@ -224,9 +251,17 @@ function lessSure(spread: Spread, seconds: number): Spread {
   };
 }
 
-/** Legs that are somebody's own to be timed, and are not. */
-export function untimedLegs({ pitch, pop, run }: Legs): Leg[] {
-  return [pitch, pop, run].filter(
-    (leg): leg is Leg => leg !== null && leg.basis === 'typical' && leg.name !== 'windUp',
+/** Legs that are somebody's own to be timed. A jump is where nobody leads off: it is when the runner leaves. */
+export function ownLegs({ pitch, pop, jump, run }: Legs): Leg[] {
+  return [pitch, pop, jump, run].filter(
+    (leg): leg is Leg =>
+      leg !== null &&
+      leg.name !== 'windUp' &&
+      (leg.name !== 'jump' || leg.spread.meanSdSeconds > 0),
   );
+}
+
+/** Those that are not timed. */
+export function untimedLegs(legs: Legs): Leg[] {
+  return ownLegs(legs).filter(({ basis }) => basis === 'typical');
 }

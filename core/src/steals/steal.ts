@@ -1,11 +1,25 @@
-import type { Cover } from '../leads/index.ts';
+import { EIGHT_IN_TEN } from '../maths/index.ts';
+import {
+  chanceAt,
+  doubtSeconds,
+  readyRace,
+  secondsNeeded,
+  type Cover,
+  type Race,
+  type WeightedPitch,
+} from '../race/index.ts';
 import { predictRun } from '../sprint/index.ts';
-import { THUMB_PRIORS, type Level } from '../timing/index.ts';
-import { chanceAt, doubtSeconds, readyRace, type Race } from './chance.ts';
+import { THUMB_PRIORS, type Level, type ReadingKind } from '../timing/index.ts';
 import { chanceDelayed, coverOnDelayed, USUAL_COVER_FEET, wildOnDelayed } from './delayed.ts';
-import { legsOf, untimedLegs, type Leg, type Legs, type StealQuestion } from './legs.ts';
-import { secondsNeeded } from './needs.ts';
-import type { WeightedPitch } from './pitches.ts';
+import {
+  legsOf,
+  ownLegs,
+  untimedLegs,
+  type Leg,
+  type LegName,
+  type Legs,
+  type StealQuestion,
+} from './legs.ts';
 
 /** `untimed`: too little of these people's own is known to tell. */
 export const VERDICTS = ['go', 'close', 'stay', 'untimed'] as const;
@@ -41,8 +55,6 @@ interface Asked {
   floor: number;
 }
 
-/** Deviations within which a normal number lies eight times in ten, and all but one time in a hundred. */
-const EIGHT_IN_TEN = 1.2816;
 const ALL_BUT_ONE_IN_A_HUNDRED = 2.5758;
 /** The common rule: run when it works four times in five. A team sets its own. */
 export const USUAL_NEEDED_CHANCE = 0.8;
@@ -189,9 +201,7 @@ export function sharpestNext(
 ): Sharper | null {
   const { legs } = steal;
   const asked = ask(question, legs, judging);
-  const candidates = [legs.pitch, legs.pop, legs.run].filter(
-    (leg): leg is Leg => leg !== null && leg.name !== 'windUp',
-  );
+  const candidates = ownLegs(legs);
   const doubts = (changed: Leg | null): number =>
     Math.hypot(
       ...candidates.map((leg) => (leg === changed ? doubtAfter(leg) : leg.spread.meanSdSeconds)),
@@ -202,9 +212,18 @@ export function sharpestNext(
   return steal.high - steal.low - (high - low) < 0.01 ? null : { leg: best, low, high };
 }
 
+/** What a coach times to know a leg better. */
+const TIMED_AS: Partial<Record<LegName, ReadingKind>> = {
+  delivery: 'delivery',
+  flight: 'flight',
+  pop: 'pop',
+  jump: 'leave',
+  run: 'steal',
+};
+
 /** How far a mean may be off after three more times with a typical thumb. */
 function doubtAfter({ name, spread }: Leg): number {
-  const kind = name === 'run' ? 'steal' : name === 'pop' ? 'pop' : 'delivery';
+  const kind = TIMED_AS[name] ?? 'delivery';
   const reading = spread.spreadSeconds ** 2 + THUMB_PRIORS[kind].sdSeconds ** 2;
   return 1 / Math.sqrt(1 / spread.meanSdSeconds ** 2 + MORE_READINGS / reading);
 }

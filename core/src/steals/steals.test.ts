@@ -1,3 +1,4 @@
+import { PITCHES, chanceAt, chanceSafe, pitchMix, pitchesFor, readyRace } from '../race/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import games from '../../vectors/race/game.json';
@@ -5,12 +6,10 @@ import variants from '../../vectors/race/variants.json';
 import { aReading } from '../../test/aReading.ts';
 import { makeRandom } from '../maths/index.ts';
 import { PRESETS, type Ruleset } from '../rules/index.ts';
-import { populationsOf, runnerOf, runSeconds, type Field } from '../sprint/index.ts';
-import { LEVELS, type LevelName, type Reading, type Spread } from '../timing/index.ts';
+import { populationsOf, runnerOf, runSeconds, type Conditions } from '../sprint/index.ts';
+import { LEVELS, type LevelName, type Reading, type DoubtfulSpread } from '../timing/index.ts';
 import {
-  chanceAt,
   chanceDelayed,
-  chanceSafe,
   doubleSteal,
   firstAndThird,
   footWorth,
@@ -18,10 +17,6 @@ import {
   judgeSteal,
   legsOf,
   mixFigures,
-  pitchesFor,
-  pitchMix,
-  PITCHES,
-  readyRace,
   roundedUp,
   runningGame,
   sharpestNext,
@@ -36,11 +31,11 @@ import {
 
 type Hand = 'right' | 'left';
 
-function fieldAt(level: LevelName, ruleset: Ruleset = PRESETS.fullSizeSeven): Field {
+function fieldAt(level: LevelName, ruleset: Ruleset = PRESETS.fullSizeSeven): Conditions {
   return { level: LEVELS[level], ruleset };
 }
 
-function timed(field: Field, readings: Reading[], throws: Hand = 'right') {
+function timed(field: Conditions, readings: Reading[], throws: Hand = 'right') {
   const person = { throws, bats: 'right' } as const;
   return { person, populations: populationsOf(person, readings, field, new Map()) };
 }
@@ -223,7 +218,7 @@ describe('pitches', () => {
   });
 });
 
-const exactly = (meanSeconds: number, sdSeconds: number): Spread => ({
+const exactly = (meanSeconds: number, sdSeconds: number): DoubtfulSpread => ({
   meanSeconds,
   sdSeconds,
   freedom: Number.POSITIVE_INFINITY,
@@ -271,7 +266,7 @@ describe('other ways to go', () => {
   });
 
   const averageChance = (
-    field: Field,
+    field: Conditions,
     base: 'second' | 'third',
     leadFeet: number,
     startSpeed: number,
@@ -481,7 +476,7 @@ describe('a hundred thousand races', () => {
     const random = makeRandom(11);
     const between = (low: number, high: number): number => low + (high - low) * random();
     const levels = Object.values(LEVELS);
-    const spread = (low: number, high: number): Spread => {
+    const spread = (low: number, high: number): DoubtfulSpread => {
       const [meanSdSeconds, spreadSeconds] = [between(0, 0.3), between(0.005, 0.3)];
       return {
         meanSeconds: between(low, high),

@@ -1,4 +1,4 @@
-import { studentCdf, studentQuantile } from '../maths/index.ts';
+import { studentCdf, studentQuantile, type Spread } from '../maths/index.ts';
 import type { TypicalTime } from './levels.ts';
 import type { Timer } from './timer.ts';
 
@@ -91,11 +91,10 @@ function update(
   };
 }
 
-/** A time to come: Student t around the mean. Seconds. */
-export interface Spread {
-  meanSeconds: number;
-  /** Of the next true time: its own spread and the mean's doubt together. */
-  sdSeconds: number;
+/**
+ * A time to come: Student t around the mean. Seconds. `sdSeconds` is of the next true time: its own spread and the mean's doubt together.
+ */
+export interface DoubtfulSpread extends Spread {
   /** Degrees of freedom, above 4; Infinity is the normal distribution. */
   freedom: number;
   /** How far the mean itself may be off. */
@@ -105,7 +104,7 @@ export interface Spread {
 }
 
 /** The next true time of a belief. */
-export interface NextTime extends Spread {
+export interface NextTime extends DoubtfulSpread {
   scaleSeconds: number;
 }
 

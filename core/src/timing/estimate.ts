@@ -3,7 +3,7 @@ import {
   meanInterval,
   predictNext,
   repsNeeded,
-  type Spread,
+  type DoubtfulSpread,
   type TimedSeconds,
 } from './belief.ts';
 import type { TypicalTime } from './levels.ts';
@@ -77,7 +77,7 @@ export function estimate(
 }
 
 /** The next time of an estimate, to race with. */
-export function spreadOf(estimate: Estimate): Spread {
+export function spreadOf(estimate: Estimate): DoubtfulSpread {
   const { meanSeconds, giveOrTakeSeconds, freedom, meanSdSeconds, spreadSeconds } = estimate;
   return { meanSeconds, sdSeconds: giveOrTakeSeconds, freedom, meanSdSeconds, spreadSeconds };
 }

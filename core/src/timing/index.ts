@@ -7,9 +7,10 @@ export {
   repsNeeded,
   type Belief,
   type NextTime,
-  type Spread,
+  type DoubtfulSpread,
   type TimedSeconds,
 } from './belief.ts';
+export type { Calibration } from './calibration.ts';
 export {
   constantOf,
   LEVEL_CONSTANT_KEYS,
@@ -19,7 +20,7 @@ export {
   type LevelConstant,
   type LevelConstantKey,
 } from './constants.ts';
-export { lateTaps, nextDrillPitch, type DrillPitch } from './drill.ts';
+export { lateTaps, nextThumbPitch, type ThumbPitch } from './thumbDrill.ts';
 export {
   daysSince,
   estimate,
@@ -68,7 +69,6 @@ export {
   spreadsTogether,
   TOGETHER_ENOUGH,
   TOGETHER_LEAST,
-  type Calibration,
   type ThumbEvent,
   type ThumbRep,
   type TogetherSpread,

@@ -17,7 +17,13 @@ export function populationKey({ kind, base, style, fromFeet, toFeet }: ReadingCo
       return `${kind} ${base ?? ''}`;
     case 'dash':
       return `${kind} ${fromFeet ?? 0}-${toFeet ?? 0}`;
-    default:
+    case 'hold':
+    case 'flight':
+    case 'leave':
+    case 'diveBack':
+    case 'homeToFirst':
+    case 'firstToThird':
+    case 'secondToHome':
       return kind;
   }
 }

@@ -9,7 +9,7 @@ import {
   eventCalibration,
   EVENT_PRIORS,
   lateTaps,
-  nextDrillPitch,
+  nextThumbPitch,
   spreadsTogether,
   THUMB_PRIORS,
   timerOf,
@@ -89,7 +89,7 @@ describe('the drill', () => {
   it('shows the same pitches for the same seed, all of them varied and believable', () => {
     const pitches = (seed: number) => {
       const random = makeRandom(seed);
-      return Array.from({ length: 30 }, () => nextDrillPitch(random, false));
+      return Array.from({ length: 30 }, () => nextThumbPitch(random, false));
     };
     expect(pitches(4)).toEqual(pitches(4));
     const waits = pitches(4).map(({ events }) => events[0]?.atSeconds);
@@ -99,11 +99,11 @@ describe('the drill', () => {
       expect((mitt ?? 0) - (first ?? 0)).toBeGreaterThanOrEqual(1.1);
       expect((bag ?? 0) - (mitt ?? 0)).toBeGreaterThanOrEqual(1.7);
     }
-    expect(nextDrillPitch(makeRandom(1), true).events[0]?.event).toBe('release');
+    expect(nextThumbPitch(makeRandom(1), true).events[0]?.event).toBe('release');
   });
 
   it('counts a rep only when each tap can have been for its event', () => {
-    const pitch = nextDrillPitch(makeRandom(2), false);
+    const pitch = nextThumbPitch(makeRandom(2), false);
     const at = pitch.events.map(({ atSeconds }) => atSeconds);
     const late = lateTaps(
       pitch,

@@ -1,5 +1,6 @@
 import { mean, sampleDeviation, studentQuantile } from '../maths/index.ts';
 import type { ReadingKind } from './reading.ts';
+import type { Calibration } from './calibration.ts';
 import { THUMB_PRIORS, type ThumbPrior } from './timer.ts';
 
 /** The events a thumb taps, and how late it usually is. */
@@ -15,15 +16,6 @@ export const EVENT_PRIORS: Record<ThumbEvent, ThumbPrior> = {
   mitt: { biasSeconds: 0.06, biasSdSeconds: 0.05, sdSeconds: 0.035 },
   bag: { biasSeconds: 0.05, biasSdSeconds: 0.05, sdSeconds: 0.035 },
 };
-
-/** A thumb's bias and spread against known times. Seconds. */
-export interface Calibration {
-  biasSeconds: number;
-  sdSeconds: number;
-  /** The bias lies here with a chance of 80 %. */
-  bias80: [low: number, high: number];
-  count: number;
-}
 
 const PRIOR_FREEDOM_HALF = 4;
 const LEAST_OWN_SHARE = 0.4;

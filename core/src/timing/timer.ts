@@ -1,5 +1,5 @@
 import type { AccountId } from '../units/index.ts';
-import type { Calibration } from './thumb.ts';
+import type { Calibration } from './calibration.ts';
 import type { Reading, ReadingKind } from './reading.ts';
 
 /** What a watch adds to a time: how much it reads too long on average, and how unevenly. Seconds. */

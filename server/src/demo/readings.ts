@@ -1,13 +1,18 @@
 import { normalDraw, type Random } from '@bradyon/core/maths';
 import { timesFromRelease } from '@bradyon/core/rules';
-import { runSeconds, typicalTime, usualRun, type Field, type Gait } from '@bradyon/core/sprint';
+import {
+  runSeconds,
+  typicalTime,
+  usualRun,
+  type Conditions,
+  type Gait,
+} from '@bradyon/core/sprint';
 import {
   describeMisfit,
   plainContext,
   type AsideReason,
   type ReadingContext,
   type ReadingDraft,
-  type ReadingKind,
 } from '@bradyon/core/timing';
 import { roundToMillisecond, type PersonId, type ReadingId } from '@bradyon/core/units';
 import { makeUuid } from './uuid.ts';
@@ -29,20 +34,17 @@ type What = ReadingContext;
 export function readingsOf(
   random: Random,
   person: DemoPerson & { id: PersonId; ours: boolean },
-  field: Field,
+  field: Conditions,
   today: Date,
 ): DemoReading[] {
   const made: DemoReading[] = [];
   const { ruleset } = field;
   const take: Take = (count, what, { quicker = 0, daysAgo } = {}) => {
     const typical = typicalTime(what, person, field) ?? FROM_CENTRE;
+    const run = usualRun(what, person.bats, ruleset, what.leadFeet);
     const own =
-      (RUNS.has(what.kind)
-        ? runSeconds(
-            usualRun(what, person.bats, ruleset, what.leadFeet),
-            gaitOf(person, field),
-            field,
-          )
+      (run
+        ? runSeconds(run, gaitOf(person, field), field)
         : typical.mean - person.quick * typical.sdBetween) - quicker;
     for (let index = 0; index < count; index += 1) {
       const seconds = roundToMillisecond(
@@ -67,16 +69,8 @@ export function readingsOf(
   return made.filter((each) => describeMisfit(each) === null);
 }
 
-const RUNS: ReadonlySet<ReadingKind> = new Set<ReadingKind>([
-  'steal',
-  'homeToFirst',
-  'firstToThird',
-  'secondToHome',
-  'dash',
-]);
-
 /** How somebody runs, so that all his runs are of one runner. */
-export function gaitOf({ quick }: Pick<DemoPerson, 'quick'>, { level }: Field): Gait {
+export function gaitOf({ quick }: Pick<DemoPerson, 'quick'>, { level }: Conditions): Gait {
   // Being quick is top speed and start in equal parts.
   const share = quick * Math.SQRT1_2;
   return {
@@ -96,7 +90,7 @@ type Take = (
   how?: { quicker?: number; daysAgo?: number | undefined },
 ) => void;
 
-function takePitcher(take: Take, person: DemoPerson, ruleset: Field['ruleset']): void {
+function takePitcher(take: Take, person: DemoPerson, ruleset: Conditions['ruleset']): void {
   if (timesFromRelease(ruleset)) {
     take(person.timed, plainContext('flight'));
     return;
@@ -115,7 +109,7 @@ function takeCatcher(take: Take, person: DemoPerson): void {
   take(person.otherTimed, { ...pop, base: 'third' }, { daysAgo });
 }
 
-function takeRunner(take: Take, person: DemoPerson, ruleset: Field['ruleset']): void {
+function takeRunner(take: Take, person: DemoPerson, ruleset: Conditions['ruleset']): void {
   const leads = ruleset.leadRule === 'open';
   const isCatcher = person.positions.includes('C');
   const second = {

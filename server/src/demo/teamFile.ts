@@ -6,7 +6,7 @@ import type { TestDiveRecord } from '@bradyon/contract/leads';
 import type { Random } from '@bradyon/core/maths';
 import type { Person } from '@bradyon/core/people';
 import { PRESETS } from '@bradyon/core/rules';
-import { fieldOf, simulateGateRun, type Field } from '@bradyon/core/sprint';
+import { conditionsOf, simulateGateRun, type Conditions } from '@bradyon/core/sprint';
 import { USUAL_NEEDED_CHANCE } from '@bradyon/core/steals';
 import { plainContext, splitsOfBeams, type Reading } from '@bradyon/core/timing';
 import type { GateRunId, OpponentId, PersonId, ReadingId, TestDiveId } from '@bradyon/core/units';
@@ -28,7 +28,7 @@ export function demoTeamFile(
   today: Date,
 ): TeamFile {
   const ruleset = PRESETS[team.preset];
-  const field = fieldOf({ level: team.level, levelChanges: {}, ruleset });
+  const field = conditionsOf({ level: team.level, levelChanges: {}, ruleset });
   const file: TeamFile = {
     format: 'bradyon-team',
     version: TEAM_FILE_VERSION,
@@ -99,7 +99,7 @@ function gateRunOf(
   random: Random,
   person: DemoPerson,
   personId: PersonId,
-  field: Field,
+  field: Conditions,
   today: Date,
 ): GateRun {
   const curve = { ...gaitOf(person, field), startSpeed: 0 };

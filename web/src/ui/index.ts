@@ -4,7 +4,7 @@ export { FormDialog } from './FormDialog.tsx';
 export { FormEnd } from './FormEnd.tsx';
 export { FrontPage } from './FrontPage.tsx';
 export { Fault } from './Fault.tsx';
-export { Field } from './Field.tsx';
+export { FormField } from './FormField.tsx';
 export { feet, giveOrTake, longDate, percent, seconds, shortDate, timesCount } from './format.ts';
 export { How } from './How.tsx';
 export { Mark } from './Mark.tsx';

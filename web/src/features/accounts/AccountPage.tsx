@@ -2,22 +2,21 @@ import type { Confirmation, PasswordChange } from '@bradyon/contract/accounts';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { request, useContractForm } from '../../api/index.ts';
-import { Field, FormDialog, FormEnd, FrontPage, notify, useTitle } from '../../ui/index.ts';
+import { FormField, FormDialog, FormEnd, FrontPage, notify, useTitle } from '../../ui/index.ts';
 import { forgetDevice, useAccount } from './useAccount.ts';
 
 /** A coach's own account: the password, the other devices, and its end. */
 export function AccountPage() {
   useTitle('Account');
   const { account } = useAccount();
-  const navigate = useNavigate();
   const [isDeleting, setIsDeleting] = useState(false);
   const everywhere = async (): Promise<void> => {
     try {
       await request('DELETE', '/api/accounts/sessions');
       await forgetDevice();
-      await navigate('/sign-in');
+      location.assign('/sign-in');
     } catch (error) {
       notify(error instanceof Error ? error.message : 'Not signed out. Try again.');
     }
@@ -70,7 +69,7 @@ function ChangePassword() {
   });
   return (
     <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
-      <Field label="Current password" error={errorOf('current')}>
+      <FormField label="Current password" error={errorOf('current')}>
         {(field) => (
           <Form.Control
             {...field}
@@ -79,8 +78,8 @@ function ChangePassword() {
             {...form.register('current')}
           />
         )}
-      </Field>
-      <Field label="New password" error={errorOf('password')} hint="10 characters or more.">
+      </FormField>
+      <FormField label="New password" error={errorOf('password')} hint="10 characters or more.">
         {(field) => (
           <Form.Control
             {...field}
@@ -89,7 +88,7 @@ function ChangePassword() {
             {...form.register('password')}
           />
         )}
-      </Field>
+      </FormField>
       <FormEnd failure={failure} submitting={submitting}>
         Change password
       </FormEnd>
@@ -98,7 +97,6 @@ function ChangePassword() {
 }
 
 function DeleteAccount({ onClose }: { onClose: () => void }) {
-  const navigate = useNavigate();
   const { form, errorOf, failure, submit, submitting } = useContractForm<
     Confirmation,
     Confirmation
@@ -109,7 +107,7 @@ function DeleteAccount({ onClose }: { onClose: () => void }) {
     send: async (confirmation) => {
       await request('DELETE', '/api/accounts/me', confirmation);
       await forgetDevice();
-      await navigate('/sign-in');
+      location.assign('/sign-in');
     },
   });
   return (
@@ -125,7 +123,7 @@ function DeleteAccount({ onClose }: { onClose: () => void }) {
         It cannot be undone. Times you took stay with the team, without your name. A team of your
         own has to be deleted first.
       </p>
-      <Field label="Password" error={errorOf('password')}>
+      <FormField label="Password" error={errorOf('password')}>
         {(field) => (
           <Form.Control
             {...field}
@@ -134,7 +132,7 @@ function DeleteAccount({ onClose }: { onClose: () => void }) {
             {...form.register('password')}
           />
         )}
-      </Field>
+      </FormField>
     </FormDialog>
   );
 }

@@ -2,7 +2,7 @@ import type { Account, PasswordReset } from '@bradyon/contract/accounts';
 import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
 import { request, useContractForm } from '../../api/index.ts';
-import { Field, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
+import { FormField, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
 import { useEnter } from './SignInPage.tsx';
 
 /** A new password with a code: there is no mail, the owner of the team hands it over. */
@@ -25,7 +25,7 @@ export function ResetPage() {
         to you. It works once, for one day.
       </p>
       <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
-        <Field label="E-mail address" error={errorOf('email')}>
+        <FormField label="E-mail address" error={errorOf('email')}>
           {(field) => (
             <Form.Control
               {...field}
@@ -34,8 +34,8 @@ export function ResetPage() {
               {...form.register('email')}
             />
           )}
-        </Field>
-        <Field label="Code" error={errorOf('code')}>
+        </FormField>
+        <FormField label="Code" error={errorOf('code')}>
           {(field) => (
             <Form.Control
               {...field}
@@ -45,8 +45,8 @@ export function ResetPage() {
               {...form.register('code')}
             />
           )}
-        </Field>
-        <Field label="New password" error={errorOf('password')} hint="10 characters or more.">
+        </FormField>
+        <FormField label="New password" error={errorOf('password')} hint="10 characters or more.">
           {(field) => (
             <Form.Control
               {...field}
@@ -55,7 +55,7 @@ export function ResetPage() {
               {...form.register('password')}
             />
           )}
-        </Field>
+        </FormField>
         <FormEnd failure={failure} submitting={submitting}>
           Save password
         </FormEnd>

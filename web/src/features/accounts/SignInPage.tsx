@@ -4,7 +4,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { request, useContractForm } from '../../api/index.ts';
-import { Field, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
+import { FormField, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
 import { rememberAccount, useWelcome } from './useAccount.ts';
 
 export function SignInPage() {
@@ -21,7 +21,7 @@ export function SignInPage() {
     <FrontPage title="Sign in">
       {welcome?.demo && <DemoDoor onOpen={enter} />}
       <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
-        <Field label="E-mail address" error={errorOf('email')}>
+        <FormField label="E-mail address" error={errorOf('email')}>
           {(field) => (
             <Form.Control
               {...field}
@@ -30,8 +30,8 @@ export function SignInPage() {
               {...form.register('email')}
             />
           )}
-        </Field>
-        <Field label="Password" error={errorOf('password')}>
+        </FormField>
+        <FormField label="Password" error={errorOf('password')}>
           {(field) => (
             <Form.Control
               {...field}
@@ -40,7 +40,7 @@ export function SignInPage() {
               {...form.register('password')}
             />
           )}
-        </Field>
+        </FormField>
         <FormEnd failure={failure} submitting={submitting}>
           Sign in
         </FormEnd>

@@ -1,7 +1,6 @@
 import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Modal from 'react-bootstrap/Modal';
-import { useNavigate } from 'react-router';
 import { outbox, session } from '../../api/index.ts';
 import { signOut } from './useAccount.ts';
 
@@ -10,12 +9,12 @@ import { signOut } from './useAccount.ts';
  * never bars the way.
  */
 export function SignOutDialog({ onClose }: { onClose: () => void }) {
-  const navigate = useNavigate();
   /** How many have not arrived; null: being counted. */
   const [unsent, setUnsent] = useState<number | null>(null);
   const leave = async (what: 'discard' | 'keep'): Promise<void> => {
     await signOut(what);
-    await navigate('/sign-in');
+    // A page that begins afresh has nothing of the team in its memory either.
+    location.assign('/sign-in');
   };
   useEffect(() => {
     const accountId = session.getState().account?.id;

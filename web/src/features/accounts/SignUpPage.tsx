@@ -4,7 +4,7 @@ import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
 import { newId, request, useContractForm } from '../../api/index.ts';
-import { Field, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
+import { FormField, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
 import { useEnter } from './SignInPage.tsx';
 
 export function SignUpPage() {
@@ -23,14 +23,14 @@ export function SignUpPage() {
   return (
     <FrontPage title="Create an account">
       <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
-        <Field
+        <FormField
           label="Your name"
           error={errorOf('name')}
           hint="Your staff sees it beside the times you take."
         >
           {(field) => <Form.Control {...field} autoComplete="name" {...form.register('name')} />}
-        </Field>
-        <Field label="E-mail address" error={errorOf('email')}>
+        </FormField>
+        <FormField label="E-mail address" error={errorOf('email')}>
           {(field) => (
             <Form.Control
               {...field}
@@ -39,8 +39,8 @@ export function SignUpPage() {
               {...form.register('email')}
             />
           )}
-        </Field>
-        <Field label="Password" error={errorOf('password')} hint="10 characters or more.">
+        </FormField>
+        <FormField label="Password" error={errorOf('password')} hint="10 characters or more.">
           {(field) => (
             <Form.Control
               {...field}
@@ -49,7 +49,7 @@ export function SignUpPage() {
               {...form.register('password')}
             />
           )}
-        </Field>
+        </FormField>
         <FormEnd failure={failure} submitting={submitting}>
           Create account
         </FormEnd>

@@ -16,6 +16,9 @@ const ME = ['me'];
 /** Somebody has signed out without network: the server is told when it can be reached. */
 const LEFT_KEY = 'bradyon-left';
 
+/** What a device keeps of nobody in particular. */
+const NOT_OF_A_TEAM = ['bradyon-theme', LEFT_KEY];
+
 /** Who is signed in; null when nobody is. Kept on the device, so that it opens without network. */
 export function useAccount(): { account: Account | null; isLoading: boolean; error: Error | null } {
   const { data, isPending, error } = useQuery({
@@ -122,7 +125,9 @@ export async function signOut(unsent: 'discard' | 'keep'): Promise<void> {
 /** Nothing of the team stays on the device, and nobody is signed in here any more. */
 export async function forgetDevice(): Promise<void> {
   endSession();
-  localStorage.removeItem('bradyon-team');
+  for (const name of Object.keys(localStorage)) {
+    if (name.startsWith('bradyon-') && !NOT_OF_A_TEAM.includes(name)) localStorage.removeItem(name);
+  }
   await forgetServerState();
   queryClient.setQueryData(ME, null);
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { Field } from '../../ui/index.ts';
+import { FormField } from '../../ui/index.ts';
 import { KIND_WORDS } from '../timing/index.ts';
 import { CLIP_PLANS, type ClipPlanName } from './clip.ts';
 import type { Marking } from './useMarking.ts';
@@ -19,7 +19,7 @@ export function ClipMarks({
 }) {
   return (
     <section className="card-box clip-form">
-      <Field label="What is it">
+      <FormField label="What is it">
         {(field) => (
           <Form.Select
             {...field}
@@ -35,7 +35,7 @@ export function ClipMarks({
             ))}
           </Form.Select>
         )}
-      </Field>
+      </FormField>
       <ul className="clip-marks">
         {marking.marks.map(({ name, at }, index) => {
           return (
@@ -103,10 +103,13 @@ export function ClipRates({
 }) {
   return (
     <section className="card-box clip-form">
-      <Field label="The clip plays at, frames a second" hint="Measured; state it if it is wrong.">
+      <FormField
+        label="The clip plays at, frames a second"
+        hint="Measured; state it if it is wrong."
+      >
         {(field) => <RateInput {...field} value={playFps} onChange={video.setPlayFps} />}
-      </Field>
-      <Field
+      </FormField>
+      <FormField
         label="The camera took, frames a second"
         hint="More than it plays at: slow motion, such as 120 or 240."
         error={marking.rateFits ? undefined : 'Enter the frames a second of the camera, 5 to 2000.'}
@@ -121,7 +124,7 @@ export function ClipRates({
             }}
           />
         )}
-      </Field>
+      </FormField>
     </section>
   );
 }

@@ -15,7 +15,7 @@ import { PITCHED, type Marking } from './useMarking.ts';
 /** Whose times they are, and what goes with them. */
 export function ClipWho({ marking }: { marking: Marking }) {
   const team = useTeam();
-  const { playing, lineup, pick } = usePlaying(team.id);
+  const { playing, onField, pick } = usePlaying(team.id);
   const { kinds } = marking;
   const isTheirs = kinds.some((kind) => [...PITCHED, 'pop', 'outfieldThrow'].includes(kind));
   return (
@@ -26,7 +26,7 @@ export function ClipWho({ marking }: { marking: Marking }) {
       {kinds.includes('outfieldThrow') && (
         <PersonSelect
           label="Outfielder"
-          people={lineup.fielders}
+          people={onField.fielders}
           position={{ position: ['LF', 'CF', 'RF'], players: 'Outfielders' }}
           value={marking.fielder}
           onChange={marking.setFielderId}

@@ -33,7 +33,7 @@ export type Marking = ReturnType<typeof useMarking>;
  */
 export function useMarking(file: File, playFps: number) {
   const team = useTeam();
-  const { playing, lineup } = usePlaying(team.id);
+  const { playing, onField } = usePlaying(team.id);
   const { leadRule } = team.ruleset;
   const plans = (Object.keys(CLIP_PLANS) as ClipPlanName[]).filter(
     (name) =>
@@ -55,12 +55,13 @@ export function useMarking(file: File, playFps: number) {
   const splits = rateFits ? clipSplits(planName, marks, { playFps, trueFps }) : [];
   const bases = [...new Set(kinds.flatMap((kind) => KIND_BASES[kind] ?? []))];
   const base = bases.includes(pickedBase) ? pickedBase : (bases[0] ?? null);
-  const fielder = lineup.fielders.find(({ id }) => id === fielderId) ?? lineup.fielders[0] ?? null;
+  const fielder =
+    onField.fielders.find(({ id }) => id === fielderId) ?? onField.fielders[0] ?? null;
 
   const ownerOf = (kind: ReadingKind) => {
-    if (kind === 'pop') return lineup.catcher;
+    if (kind === 'pop') return onField.catcher;
     if (kind === 'outfieldThrow') return fielder;
-    return PITCHED.includes(kind) ? lineup.pitcher : lineup.runner;
+    return PITCHED.includes(kind) ? onField.pitcher : onField.runner;
   };
 
   /** The readings of the marks, or why they cannot be kept. */

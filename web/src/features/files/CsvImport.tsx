@@ -3,8 +3,8 @@ import { matchColumns, unmatched, type Column, type Matching, type Row } from '@
 import { useState, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { Field } from '../../ui/index.ts';
-import { parseSheet, type Sheet } from './csv.ts';
+import { FormField } from '../../ui/index.ts';
+import { parseTable, type Table } from './csv.ts';
 
 /** What a kind of file needs to be brought in. */
 export interface CsvKind<Key extends string, T> {
@@ -35,13 +35,13 @@ const SHOWN_BAD = 50;
 /** A file of rows: matched, looked at, and then brought in; every bad row with its line and reason. */
 export function CsvImport<Key extends string, T>({ kind }: { kind: CsvKind<Key, T> }) {
   const [stage, setStage] = useState<Stage>({ at: 'choosing' });
-  const [sheet, setSheet] = useState<Sheet | null>(null);
+  const [table, setTable] = useState<Table | null>(null);
   const [matching, setMatching] = useState<Matching<Key> | null>(null);
 
   const open = async (file: File | undefined): Promise<void> => {
     if (!file) return;
-    const found = parseSheet(await file.text());
-    setSheet(found);
+    const found = parseTable(await file.text());
+    setTable(found);
     setMatching(found && matchColumns(kind.columns, found.headings));
     setStage(
       found
@@ -54,7 +54,7 @@ export function CsvImport<Key extends string, T>({ kind }: { kind: CsvKind<Key, 
   };
 
   const picker = (
-    <Field label="CSV file" error={stage.at === 'choosing' ? stage.problem : undefined}>
+    <FormField label="CSV file" error={stage.at === 'choosing' ? stage.problem : undefined}>
       {(field) => (
         <Form.Control
           {...field}
@@ -63,23 +63,23 @@ export function CsvImport<Key extends string, T>({ kind }: { kind: CsvKind<Key, 
           onChange={({ target }) => void open((target as HTMLInputElement).files?.[0])}
         />
       )}
-    </Field>
+    </FormField>
   );
-  if (!sheet || !matching) return picker;
+  if (!table || !matching) return picker;
 
   const lacking = unmatched(kind.columns, matching);
-  const { rows, before } = lacking.length > 0 ? { rows: [] } : kind.read(sheet.lines, matching);
+  const { rows, before } = lacking.length > 0 ? { rows: [] } : kind.read(table.lines, matching);
   const good = rows.flatMap((row) => (row.ok ? [row] : []));
   const fresh = good.filter(({ alreadyThere }) => !alreadyThere).map(({ value }) => value);
   const bad = rows.flatMap((row) =>
-    row.ok ? [] : [{ line: sheet.numbers[row.line - 2] ?? row.line, reasons: row.reasons }],
+    row.ok ? [] : [{ line: table.numbers[row.line - 2] ?? row.line, reasons: row.reasons }],
   );
 
   const bringIn = async (): Promise<void> => {
     const imported: Imported = { added: 0, alreadyThere: good.length - fresh.length };
     try {
       setStage({ at: 'sending', sent: 0, of: fresh.length });
-      await kind.prepare?.(sheet.lines, matching);
+      await kind.prepare?.(table.lines, matching);
       for (let sent = 0; sent < fresh.length; sent += IMPORT_ROWS) {
         setStage({ at: 'sending', sent, of: fresh.length });
         const answer = await kind.send(fresh.slice(sent, sent + IMPORT_ROWS));
@@ -100,7 +100,7 @@ export function CsvImport<Key extends string, T>({ kind }: { kind: CsvKind<Key, 
       <fieldset className="csv-columns">
         <legend>Which column is what</legend>
         {kind.columns.map(({ key, title, needed }) => (
-          <Field
+          <FormField
             key={key}
             label={needed ? title : `${title}, if there is one`}
             error={needed && matching[key] === null ? 'Choose the column.' : undefined}
@@ -116,14 +116,14 @@ export function CsvImport<Key extends string, T>({ kind }: { kind: CsvKind<Key, 
                 }}
               >
                 <option value="">not in the file</option>
-                {sheet.headings.map((heading, index) => (
+                {table.headings.map((heading, index) => (
                   <option key={`${String(index)} ${heading}`} value={index}>
                     {heading || `column ${String(index + 1)}`}
                   </option>
                 ))}
               </Form.Select>
             )}
-          </Field>
+          </FormField>
         ))}
       </fieldset>
       {kind.choices}

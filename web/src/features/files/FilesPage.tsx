@@ -30,7 +30,7 @@ import { useBatting } from '../innings/index.ts';
 import { personLabel, usePeople } from '../people/index.ts';
 import { TeamTabs, useTeam } from '../teams/index.ts';
 import { titleOf, useReadings } from '../timing/index.ts';
-import { download, idsFor, makeSheet } from './csv.ts';
+import { download, idsFor, makeTable } from './csv.ts';
 import { CsvImport, type CsvKind } from './CsvImport.tsx';
 import './FilesPage.scss';
 import { TeamFileImport } from './TeamFileImport.tsx';
@@ -123,7 +123,7 @@ function TakeOut() {
         variant="outline-primary"
         disabled={people.length === 0}
         onClick={() => {
-          download(name('players', 'csv'), makeSheet(writePeople(sorted, opponents)), 'text/csv');
+          download(name('players', 'csv'), makeTable(writePeople(sorted, opponents)), 'text/csv');
         }}
       >
         <Download size={18} aria-hidden="true" /> {people.length} players, ours and theirs (CSV)
@@ -134,7 +134,7 @@ function TakeOut() {
         onClick={() => {
           download(
             name('times', 'csv'),
-            makeSheet(writeReadings(all, people, opponents)),
+            makeTable(writeReadings(all, people, opponents)),
             'text/csv',
           );
         }}
@@ -147,7 +147,7 @@ function TakeOut() {
         onClick={() => {
           download(
             name('seasons', 'csv'),
-            makeSheet(writeBatting(seasons, people, opponents)),
+            makeTable(writeBatting(seasons, people, opponents)),
             'text/csv',
           );
         }}

@@ -1,66 +1,82 @@
-import type { TeamFile } from '@bradyon/contract/files';
+import type { ImportProgress } from '@bradyon/contract/files';
 import type { Misfit } from '@bradyon/contract/rule';
 import type { Team } from '@bradyon/contract/teams';
 import type { TeamId } from '@bradyon/core/units';
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useNavigate } from 'react-router';
 import { newId, RefusedError, request } from '../../api/index.ts';
-import { Field, notify } from '../../ui/index.ts';
+import { FormField, notify } from '../../ui/index.ts';
 
 const SHOWN_FAULTS = 20;
 
-/** A whole team from its file: checked here, made as a team of its own. */
+/** As much of a file as is looked at here: the server checks it whole. */
+interface Outline {
+  team: { name: string };
+  people: unknown[];
+  opponents: unknown[];
+  readings: unknown[];
+}
+
+function outlineOf(content: unknown): Outline | null {
+  const file = content as (Partial<Outline> & { format?: unknown }) | null;
+  const isOne =
+    file?.format === 'bradyon-team' &&
+    typeof file.team?.name === 'string' &&
+    [file.people, file.opponents, file.readings].every(Array.isArray);
+  return isOne ? (file as Outline) : null;
+}
+
+/** A whole team from its file, as a team of its own. */
 export function TeamFileImport() {
   const client = useQueryClient();
   const navigate = useNavigate();
-  const [file, setFile] = useState<TeamFile | null>(null);
+  const [file, setFile] = useState<Outline | null>(null);
   const [faults, setFaults] = useState<readonly Misfit[]>([]);
-  const [busy, setBusy] = useState(false);
+  /** The team on its way. */
+  const [coming, setComing] = useState<TeamId | null>(null);
 
   const open = async (chosen: File | undefined): Promise<void> => {
     setFile(null);
     setFaults([]);
     if (!chosen) return;
-    let content: unknown;
+    let found: Outline | null = null;
     try {
-      content = JSON.parse(await chosen.text());
+      found = outlineOf(JSON.parse(await chosen.text()));
     } catch {
-      setFaults([{ path: '', message: 'Choose a team file (JSON) that was taken out here.' }]);
-      return;
+      // Said below, like any other file.
     }
-    const { teamFileContract } = await import('@bradyon/contract/files');
-    const checked = teamFileContract.check(content);
-    if (checked.ok) setFile(checked.value);
-    else setFaults(checked.errors);
+    setFile(found);
+    if (!found) setFaults([{ path: '', message: 'Choose a team file (JSON) exported here.' }]);
   };
 
   const make = async (): Promise<void> => {
     if (!file) return;
-    setBusy(true);
+    const id = newId<TeamId>();
+    setComing(id);
     try {
-      const team = await request<Team>('POST', '/api/teams/import', { id: newId<TeamId>(), file });
+      const team = await request<Team>('POST', '/api/teams/import', { id, file });
       await client.invalidateQueries({ queryKey: ['teams'] });
       await navigate(`/teams/${team.id}/people`);
-      notify(`${team.name} is made of the file`);
+      notify(`${team.name} imported`);
     } catch (error) {
       if (error instanceof RefusedError && error.problem.errors.length > 0) {
         setFaults(error.problem.errors);
       } else {
         const message =
-          error instanceof Error ? error.message : 'The team was not made. Try again.';
+          error instanceof Error ? error.message : 'The team was not imported. Try again.';
         setFaults([{ path: '', message }]);
       }
-      setBusy(false);
+      setComing(null);
     }
   };
   return (
     <>
-      <Field
+      <FormField
         label="Team file (JSON)"
-        hint="It becomes a team of its own; this one stays as it is."
+        hint="It becomes a team of its own. This one stays as it is."
         error={
           faults[0] && (faults.length === 1 ? wordsOf(faults[0]) : 'This file cannot be used:')
         }
@@ -73,7 +89,7 @@ export function TeamFileImport() {
             onChange={({ target }) => void open((target as HTMLInputElement).files?.[0])}
           />
         )}
-      </Field>
+      </FormField>
       {faults.length > 1 && (
         <ul className="csv-bad" role="alert">
           {faults.slice(0, SHOWN_FAULTS).map((fault) => (
@@ -84,16 +100,43 @@ export function TeamFileImport() {
       {file && (
         <>
           <p role="status">
-            <strong>{file.team.name}</strong>: {file.people.length} people, {file.opponents.length}{' '}
+            <strong>{file.team.name}</strong>: {file.people.length} players, {file.opponents.length}{' '}
             opponents, {file.readings.length} times.
           </p>
-          <Button disabled={busy} onClick={() => void make()}>
-            Make a team of it
+          <Button disabled={coming !== null} onClick={() => void make()}>
+            Import as a new team
           </Button>
-          {busy && <progress className="csv-progress" aria-label="Making the team" />}
+          {coming && <Progress id={coming} />}
         </>
       )}
     </>
+  );
+}
+
+const ASK_MS = 500;
+const STAGES = { reading: 'Sending', checking: 'Checking', saving: 'Saving' } as const;
+
+/** How far the file is, as the server says. */
+function Progress({ id }: { id: TeamId }) {
+  const [progress, setProgress] = useState<ImportProgress>({ stage: 'reading', done: 0, of: 0 });
+  useEffect(() => {
+    const timer = setInterval(() => {
+      request<ImportProgress>('GET', `/api/teams/imports/${id}`).then(setProgress, () => undefined);
+    }, ASK_MS);
+    return () => {
+      clearInterval(timer);
+    };
+  }, [id]);
+  const { stage, done, of } = progress;
+  const share = stage === 'saving' && of > 0 ? { value: done, max: of } : {};
+  return (
+    <div role="status">
+      <progress className="csv-progress" aria-label="Importing the team" {...share} />
+      <span className="quiet">
+        {STAGES[stage]}
+        {stage === 'saving' && of > 0 ? ` ${String(done)} of ${String(of)} times` : ''}
+      </span>
+    </div>
   );
 }
 

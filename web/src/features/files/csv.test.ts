@@ -1,10 +1,10 @@
 import type { TeamId } from '@bradyon/core/units';
 import { describe, expect, it } from 'vitest';
-import { idsFor, makeSheet, parseSheet } from './csv.ts';
+import { idsFor, makeTable, parseTable } from './csv.ts';
 
 describe('a sheet', () => {
   it('is read with commas, semicolons, quotes and blank lines, and keeps its line numbers', () => {
-    const sheet = parseSheet('\ufeffName;Number\r\n"Whitlock; Dara";4\r\n\r\nInes;2\r\n');
+    const sheet = parseTable('\ufeffName;Number\r\n"Whitlock; Dara";4\r\n\r\nInes;2\r\n');
     expect(sheet).toEqual({
       headings: ['Name', 'Number'],
       lines: [
@@ -16,12 +16,12 @@ describe('a sheet', () => {
   });
 
   it('is none without a row under the heading', () => {
-    expect(parseSheet('Name,Number\n\n')).toBeNull();
-    expect(parseSheet('')).toBeNull();
+    expect(parseTable('Name,Number\n\n')).toBeNull();
+    expect(parseTable('')).toBeNull();
   });
 
   it('gives a spreadsheet no formula to run', () => {
-    expect(makeSheet([{ Name: '=1+1', Seconds: -0.12 }])).toBe('Name,Seconds\r\n"\'=1+1",-0.12');
+    expect(makeTable([{ Name: '=1+1', Seconds: -0.12 }])).toBe('Name,Seconds\r\n"\'=1+1",-0.12');
   });
 
   it('makes ids that a second import makes again, of one team only', () => {

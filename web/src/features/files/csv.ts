@@ -4,7 +4,7 @@ import Papa from 'papaparse';
 import { v5 } from 'uuid';
 
 /** A file cut into cells. */
-export interface Sheet {
+export interface Table {
   headings: string[];
   lines: string[][];
   /** The line of the file that each of `lines` stands on, the heading being 1. */
@@ -12,7 +12,7 @@ export interface Sheet {
 }
 
 /** @returns null when there is no heading with at least one row under it */
-export function parseSheet(text: string): Sheet | null {
+export function parseTable(text: string): Table | null {
   // Blank lines would mislead the guess of the delimiter, and count for the line numbers.
   const { delimiter } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', preview: 20 }).meta;
   const { data } = Papa.parse<string[]>(text, { skipEmptyLines: false, delimiter });
@@ -29,7 +29,7 @@ export function parseSheet(text: string): Sheet | null {
 }
 
 /** A cell that a spreadsheet would take for a formula gets a quote sign before it; reading takes it off. */
-export function makeSheet(rows: Record<string, string | number>[]): string {
+export function makeTable(rows: Record<string, string | number>[]): string {
   return Papa.unparse(rows, { escapeFormulae: true });
 }
 

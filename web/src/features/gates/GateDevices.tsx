@@ -3,7 +3,7 @@ import { Copy, Radio, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { Field, notify } from '../../ui/index.ts';
+import { FormField, notify } from '../../ui/index.ts';
 import { personLabel, PersonSelect, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { sendSimulatedRun, useGates } from './useGates.ts';
@@ -24,10 +24,10 @@ export function DeviceCard({
   gates: Gates;
 }) {
   const team = useTeam();
-  const { lineup } = usePlaying(team.id);
+  const { onField } = usePlaying(team.id);
   const [busy, setBusy] = useState(false);
   const [sure, setSure] = useState(false);
-  const runner = lineup.runners.find(({ id }) => id === device.runnerId) ?? null;
+  const runner = onField.runners.find(({ id }) => id === device.runnerId) ?? null;
   const failed = ({ message }: Error): void => {
     notify(message);
   };
@@ -56,7 +56,7 @@ export function DeviceCard({
       </h2>
       <PersonSelect
         label="At the gates now"
-        people={lineup.runners}
+        people={onField.runners}
         value={runner}
         onChange={(personId) => {
           gates.setRunner.mutate({ id: device.id, personId }, { onError: failed });
@@ -152,7 +152,7 @@ export function AddDevice({
           add(name);
         }}
       >
-        <Field label="Name" error={problem}>
+        <FormField label="Name" error={problem}>
           {(field) => (
             <Form.Control
               {...field}
@@ -163,7 +163,7 @@ export function AddDevice({
               }}
             />
           )}
-        </Field>
+        </FormField>
         <div className="gate-buttons">
           <Button type="submit" variant="outline-primary" disabled={gates.add.isPending}>
             Set it up

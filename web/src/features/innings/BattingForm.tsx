@@ -4,7 +4,7 @@ import type { Person } from '@bradyon/core/people';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useContractForm } from '../../api/index.ts';
-import { Field, FormDialog, notify } from '../../ui/index.ts';
+import { FormField, FormDialog, notify } from '../../ui/index.ts';
 import type { useBatting } from './useBatting.ts';
 
 const TEXT: Record<keyof BattingTotals, string> = {
@@ -62,7 +62,7 @@ export function BattingForm({
     >
       <div className="batting-fields">
         {TOTALS.map((key) => (
-          <Field key={key} label={TEXT[key]} error={errorOf(key)}>
+          <FormField key={key} label={TEXT[key]} error={errorOf(key)}>
             {(field) => (
               <Form.Control
                 {...field}
@@ -72,7 +72,7 @@ export function BattingForm({
                 {...form.register(key)}
               />
             )}
-          </Field>
+          </FormField>
         ))}
       </div>
       {known && (

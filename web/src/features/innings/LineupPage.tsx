@@ -21,7 +21,7 @@ import { spotsOf } from './lineup.ts';
 import { Maps } from './Maps.tsx';
 import './OddsPage.scss';
 import { OddsTabs } from './OddsTabs.tsx';
-import { togetherOf } from './sides.ts';
+import { combinedOf } from './sides.ts';
 import { useBatting } from './useBatting.ts';
 import { useGame, type GameInView } from './useGame.ts';
 import { useOrder } from './useOrder.ts';
@@ -40,7 +40,7 @@ export function LineupPage() {
   const view = useGame();
   const batting = useBatting(team.id);
   const { setIds } = useOrder(team.id);
-  const { lineup } = usePlaying(team.id);
+  const { onField } = usePlaying(team.id);
   const [changing, setChanging] = useState<Person | null>(null);
   if (view.error) return <Failure error={view.error} retry={view.retry} />;
   if (view.isLoading) return <Loading what="the line-up" />;
@@ -53,8 +53,8 @@ export function LineupPage() {
       setIds(current);
     });
   };
-  const bench = lineup.runners.filter(({ id }) => !current.includes(id));
-  const together = togetherOf(order, view.level);
+  const bench = onField.runners.filter(({ id }) => !current.includes(id));
+  const together = combinedOf(order, view.level);
   return (
     <>
       <div className="page-head">

@@ -7,16 +7,16 @@ import {
   mapOf,
   MAPS,
   onBase,
-  SPREADS,
+  MAP_AXES,
   spreadsOf,
   type MapTable,
-  type Spread,
+  type MapAxes,
 } from './maps.ts';
 import { OUT_TEXT, onText } from './situationWords.ts';
 import type { GameInView } from './useGame.ts';
 import { neededMapWords } from './words.ts';
 
-const SPREAD_TEXT: Record<Spread, string> = {
+const SPREAD_TEXT: Record<MapAxes, string> = {
   states: 'Bases and outs',
   innings: 'Inning and lead',
 };
@@ -39,7 +39,7 @@ export function Maps({ view: { game: ours, average, situation, up } }: { view: G
   const map = MAPS.find((each) => each === search.get('map')) ?? 'runs';
   const spreads = spreadsOf(map);
   const spread =
-    SPREADS.find((each) => each === search.get('by') && spreads.includes(each)) ??
+    MAP_AXES.find((each) => each === search.get('by') && spreads.includes(each)) ??
     spreads[0] ??
     'states';
   const table = mapOf(game, situation, map, spread);

@@ -4,7 +4,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useWatch, type Control } from 'react-hook-form';
 import { useContractForm } from '../../api/index.ts';
-import { Field, notify, useTitle } from '../../ui/index.ts';
+import { FormField, notify, useTitle } from '../../ui/index.ts';
 import { figure, useSaveTeam, useTeam } from '../teams/index.ts';
 import './OddsPage.scss';
 import { OddsTabs } from './OddsTabs.tsx';
@@ -19,7 +19,7 @@ export function RatesPage() {
   const save = useSaveTeam();
   const isOwner = team.role === 'owner';
   const level = playLevelOf(team.level, {});
-  const { role: _role, ...draft } = team;
+  const { role: _role, version: _version, ...draft } = team;
   const { form, errorOf, failure, submit, submitting } = useContractForm<Values, TeamDraft>({
     initial: initialOf(level, team.playChanges),
     contract: async () => (await import('@bradyon/contract/teams')).teamDraftContract,
@@ -54,7 +54,7 @@ export function RatesPage() {
               <p className="quiet">{note}</p>
               <div className="rates-fields">
                 {shares.map(({ key, text }) => (
-                  <Field key={key} label={text} error={errorOf(`playChanges.${name}.${key}`)}>
+                  <FormField key={key} label={text} error={errorOf(`playChanges.${name}.${key}`)}>
                     {(field) => (
                       <Form.Control
                         {...field}
@@ -64,7 +64,7 @@ export function RatesPage() {
                         {...form.register(fieldOf(name, key))}
                       />
                     )}
-                  </Field>
+                  </FormField>
                 ))}
               </div>
               {isWhole && <Sum control={form.control} level={level} name={name} />}

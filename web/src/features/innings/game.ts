@@ -12,7 +12,7 @@ import {
   type BattingRates,
   type GameRules,
   type Half,
-  type Side,
+  type BattingSide,
   type TeamLevel,
   type Value,
   type WinBook,
@@ -67,7 +67,7 @@ export function makeTables({ level, rules, ours, theirs }: Omit<GameAsked, 'allo
     perGame: gameRuns(side, rules.innings),
   });
   // The steps are not asked for any more: what is sent from the worker stays small.
-  const bare = (side: Side): Side => ({ ...side, chains: [] });
+  const bare = (side: BattingSide): BattingSide => ({ ...side, chains: [] });
   const [bareUs, bareThem] = [bare(us), bare(them)];
   return {
     ours: figures(us),

@@ -1,7 +1,7 @@
+import { GAMBLE_TEXT } from './gambleWords.ts';
 import { baseOut, breakEvenOf, GAMBLES, type Gamble, type Needed } from '@bradyon/core/innings';
 import { atBat, misfitOf, spotUp, valueOf, type Game } from './game.ts';
 import type { Situation } from './situation.ts';
-import { GAMBLE_TEXT } from './words.ts';
 
 /** What a map can show: figures of a state, or what a gamble needs. */
 export const MAPS = ['runs', 'score', 'win', ...GAMBLES] as const;
@@ -16,12 +16,12 @@ export const MAP_TEXT: Record<MapName, string> = {
 };
 
 /** Over what it is spread. */
-export const SPREADS = ['states', 'innings'] as const;
-export type Spread = (typeof SPREADS)[number];
+export const MAP_AXES = ['states', 'innings'] as const;
+export type MapAxes = (typeof MAP_AXES)[number];
 
 /** Runs and the chance to score are of the half alone: they are the same in every inning. */
-export function spreadsOf(map: MapName): readonly Spread[] {
-  return map === 'runs' || map === 'score' ? ['states'] : SPREADS;
+export function spreadsOf(map: MapName): readonly MapAxes[] {
+  return map === 'runs' || map === 'score' ? ['states'] : MAP_AXES;
 }
 
 export const BASES_IN_ORDER = [0, 1, 2, 4, 3, 5, 6, 7];
@@ -51,7 +51,7 @@ export interface MapTable {
 }
 
 /** The map of one figure, with where it stands marked. */
-export function mapOf(game: Game, situation: Situation, map: MapName, spread: Spread): MapTable {
+export function mapOf(game: Game, situation: Situation, map: MapName, spread: MapAxes): MapTable {
   if (spread === 'states') {
     const rows = BASES_IN_ORDER.map((bases) => ({
       name: BASES_TEXT[bases] ?? '',

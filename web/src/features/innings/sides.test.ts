@@ -7,7 +7,7 @@ import { describe, expect, it } from 'vitest';
 import { makeTables, openGame } from './game.ts';
 import { spotsOf } from './lineup.ts';
 import { inPercent, sentSheets, SHEETS, sumOf } from './rates.ts';
-import { battersOf, orderOf, ratesBySpot, togetherOf } from './sides.ts';
+import { battersOf, orderOf, ratesBySpot, combinedOf } from './sides.ts';
 
 const level = playLevelOf('hs', {});
 const person = (name: string): Person => ({
@@ -55,10 +55,10 @@ describe('the order', () => {
 
   it('of theirs is one, their seasons added up', () => {
     const batters = battersOf(roster, [season(one, 35), season(two, 5)], level);
-    const together = togetherOf(batters, level);
+    const together = combinedOf(batters, level);
     expect(together).toMatchObject({ plateAppearances: 160, known: 2 });
     expect(together.ownShare).toBeCloseTo(160 / 280, 9);
-    expect(togetherOf([], level)).toMatchObject({ rates: level.rates, ownShare: 0, known: 0 });
+    expect(combinedOf([], level)).toMatchObject({ rates: level.rates, ownShare: 0, known: 0 });
   });
 
   it('says where each tactic pays', () => {

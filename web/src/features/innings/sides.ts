@@ -23,7 +23,7 @@ export interface Batter {
 }
 
 /** A side as a whole. */
-export interface Together {
+export interface Combined {
   rates: BattingRates;
   ownShare: number;
   plateAppearances: number;
@@ -57,7 +57,7 @@ export function battersOf(
 }
 
 /** Batters as one: their seasons added up, against the level. */
-export function togetherOf(batters: readonly Batter[], level: TeamLevel): Together {
+export function combinedOf(batters: readonly Batter[], level: TeamLevel): Combined {
   const records = batters.flatMap(({ record }) => record ?? []);
   const totals = totalsTogether(records);
   return {

@@ -18,9 +18,9 @@ import {
   battersOf,
   orderOf,
   ratesBySpot,
-  togetherOf,
+  combinedOf,
   type Batter,
-  type Together,
+  type Combined,
 } from './sides.ts';
 import { useSituation, type Situation } from './situation.ts';
 import { useBatting } from './useBatting.ts';
@@ -52,7 +52,7 @@ export interface GameInView {
   order: Batter[];
   /** Who is up, or leads off next while they bat; null without anybody. */
   up: Batter | null;
-  theirs: Together & { name: string; batters: Batter[] };
+  theirs: Combined & { name: string; batters: Batter[] };
   /** Whether what is shown is of the line-up that is asked about. */
   isCurrent: boolean;
   isLoading: boolean;
@@ -65,9 +65,9 @@ function useSides(level: TeamLevel) {
   const people = usePeople(team.id);
   const batting = useBatting(team.id);
   const order = useOrder(team.id);
-  const { lineup } = usePlaying(team.id);
-  const ours = battersFor(team.id, orderOf(order.ids, lineup.runners), batting.all, level);
-  const opponent = people.opponents.find(({ id }) => id === lineup.facing);
+  const { onField } = usePlaying(team.id);
+  const ours = battersFor(team.id, orderOf(order.ids, onField.runners), batting.all, level);
+  const opponent = people.opponents.find(({ id }) => id === onField.facing);
   const batters = battersFor(
     `${team.id} theirs`,
     opponent
@@ -78,7 +78,7 @@ function useSides(level: TeamLevel) {
   );
   return {
     ours,
-    theirs: { ...togetherOf(batters, level), name: opponent?.name ?? 'an average team', batters },
+    theirs: { ...combinedOf(batters, level), name: opponent?.name ?? 'an average team', batters },
     isLoading: people.isLoading || batting.isLoading || order.isLoading,
     error: people.error ?? batting.error ?? order.error,
     retry: () => {

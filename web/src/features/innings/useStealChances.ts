@@ -1,6 +1,7 @@
+import { pitchesFor } from '@bradyon/core/race';
 import type { StealChances } from '@bradyon/core/innings';
 import type { Person } from '@bradyon/core/people';
-import { judgeSteal, pitchesFor, stealKinds, type StealBase } from '@bradyon/core/steals';
+import { judgeSteal, stealKinds, type StealBase, questionOf } from '@bradyon/core/steals';
 import { usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { useTimes } from '../timing/index.ts';
@@ -15,23 +16,17 @@ import type { Batter } from './sides.ts';
 export function useStealChances(order: readonly Batter[]): StealChances[] | null {
   const team = useTeam();
   const times = useTimes(team);
-  const { lineup, playing } = usePlaying(team.id);
-  const { pitcher, catcher } = lineup;
+  const { onField, playing } = usePlaying(team.id);
+  const { pitcher, catcher } = onField;
   if (!pitcher || !catcher || order.length === 0 || times.isLoading) return null;
   const chance = (runner: Person, base: StealBase): number | null => {
     const kind = stealKinds(team.ruleset, base)[0];
     if (!kind) return null;
-    const question = {
-      field: times.field,
-      base,
-      kind,
-      style: playing.style,
-      pitcher: { person: pitcher, populations: times.of(pitcher) },
-      catcher: { person: catcher, populations: times.of(catcher) },
-      runner: { person: runner, populations: times.of(runner), form: times.runner(runner) },
-      leadFeet: runner.leadFeet,
-      batter: null,
-    };
+    const question = questionOf(
+      times,
+      { pitcher, catcher, runner },
+      { base, kind, style: playing.style, leadFeet: runner.leadFeet, batter: null },
+    );
     return judgeSteal(question, { pitches: pitchesFor({ count: null }), needed: team.neededChance })
       .chance;
   };

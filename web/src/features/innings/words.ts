@@ -1,7 +1,6 @@
 import {
   BUNT_WEIGHT,
   LEVEL_WEIGHT,
-  type Gamble,
   type Needed,
   type Saying,
   type SayingTested,
@@ -13,24 +12,6 @@ import type { AtThePlate, PlateChoice } from './plate.ts';
 import type { Batter } from './sides.ts';
 import type { Situation } from './situation.ts';
 import type { GameInView } from './useGame.ts';
-
-export const GAMBLE_TEXT: Record<Gamble, string> = {
-  stealSecond: 'Steal second',
-  stealThird: 'Steal third',
-  doubleSteal: 'Double steal',
-  stealHome: 'Steal home',
-  secondToHomeOnSingle: 'Second to home on a single',
-  firstToThirdOnSingle: 'First to third on a single',
-  firstToHomeOnDouble: 'First to home on a double',
-  stretchSingleToDouble: 'Stretch a single',
-  stretchDoubleToTriple: 'Stretch a double',
-  stretchTripleToHome: 'Stretch a triple home',
-  tagThirdToHome: 'Tag up, third to home',
-  tagSecondToThird: 'Tag up, second to third',
-  tagFirstToSecond: 'Tag up, first to second',
-  contactThrowHome: 'Go on contact, thrown home',
-  contactConceded: 'Go on contact, run conceded',
-};
 
 /** What it needs, in whole percents. */
 export function neededText(needed: Needed): string {

@@ -28,7 +28,7 @@ import { RISKS, useLeadDraft } from './leadStore.ts';
 import { ReturnRace } from './ReturnRace.tsx';
 import { Secondary } from './Secondary.tsx';
 import { TestDives } from './TestDives.tsx';
-import { momentOf, type Leads } from './useLeads.ts';
+import { spreadOfEstimate, type Leads } from './useLeads.ts';
 import { CORNER_TEXT, inThrows, MODE_TEXT, RISK_TEXT, safeFeet } from './words.ts';
 
 const TradeOff = lazy(async () => ({ default: (await import('./TradeOff.tsx')).TradeOff }));
@@ -65,7 +65,7 @@ function First({ leads, out }: { leads: Leads; out: Out }) {
   const toBase = (mode: LeadMode): Throw => ({
     stance: { leadFeet, corner: draft.corner, mode, awaySpeed: 0 },
     level,
-    throwing: momentOf(move),
+    throwing: spreadOfEstimate(move),
     leftHander,
     own,
     ...(draft.firstBasemanFeet > 0 && { cover: coverOfSecond(draft.firstBasemanFeet) }),

@@ -27,11 +27,11 @@ export function LeadPage({
 }) {
   useTitle(title);
   const leads = useLeads();
-  const { team, lineup } = leads;
+  const { team, onField } = leads;
   if (leads.error) return <Failure error={leads.error} retry={leads.retry} />;
   if (leads.isLoading) return <Loading what="the times" />;
   if (team.ruleset.leadRule !== 'open') return <LeaveView leads={leads} />;
-  const { runner, pitcher, catcher } = lineup;
+  const { runner, pitcher, catcher } = onField;
   return (
     <>
       <div className="page-head">

@@ -13,10 +13,10 @@ const EARLY_TOO_OFTEN = 0.2;
 
 /** Where nobody may lead off: leaving in time is the skill. Early is an out, late is feet lost. */
 export function LeaveView({ leads }: { leads: Leads }) {
-  const { team, times, lineup } = leads;
+  const { team, times, onField } = leads;
   const atRelease = team.ruleset.leadRule === 'atRelease';
   const moment = atRelease ? 'the release' : 'the pitch reaching the batter';
-  const rows = lineup.runners.flatMap((runner) => {
+  const rows = onField.runners.flatMap((runner) => {
     const leave = expectedTime(runner, times.of(runner), plainContext('leave'), times.field);
     if (!leave) return [];
     const judged = judgeLeaving(spreadOf(leave), times.runner(runner).fit.topSpeed, EARLY_RISK);

@@ -12,7 +12,7 @@ import {
 import { Choice, feet, giveOrTake, seconds, timesCount } from '../../ui/index.ts';
 import { LeadCare, LeadPage, type Out } from './LeadPage.tsx';
 import { useLeadDraft, type LeadDraft } from './leadStore.ts';
-import { momentOf, type Leads } from './useLeads.ts';
+import { spreadOfEstimate, type Leads } from './useLeads.ts';
 import { inThrows, PICK_TEXT, safeFeet } from './words.ts';
 
 const CUE_TEXT = { coach: 'Coach calls the break', turn: 'He sees the turn' } as const;
@@ -53,7 +53,7 @@ function Second({ leads, out: { runner, pitcher } }: { leads: Leads; out: Out })
       shortstop: off(draft.shortstop),
       secondBasemanFeet: fromSecond(off(draft.secondBaseman)),
       cue: draft.cue,
-      spin: momentOf(spin),
+      spin: spreadOfEstimate(spin),
       own,
     },
     draft.risk,

@@ -3,7 +3,7 @@ import { feet, Sheet } from '../../ui/index.ts';
 import { handWord, personLabel, usePeople } from '../people/index.ts';
 import { LeadPage } from './LeadPage.tsx';
 import { useLeadDraft } from './leadStore.ts';
-import { momentOf, type Leads } from './useLeads.ts';
+import { spreadOfEstimate, type Leads } from './useLeads.ts';
 import { CORNER_TEXT, RISK_TEXT } from './words.ts';
 
 /** Each runner's leads against each of their pitchers, to print for the game. */
@@ -16,11 +16,11 @@ export function SheetPage() {
 }
 
 function LeadSheet({ leads }: { leads: Leads }) {
-  const { team, lineup, times } = leads;
+  const { team, onField, times } = leads;
   const { corner, risk } = useLeadDraft();
   const { opponents } = usePeople(team.id);
-  const pitchers = lineup.pitchers.filter(({ positions }) => positions.includes('P'));
-  const them = opponents.find(({ id }) => id === lineup.facing)?.name ?? 'ourselves';
+  const pitchers = onField.pitchers.filter(({ positions }) => positions.includes('P'));
+  const them = opponents.find(({ id }) => id === onField.facing)?.name ?? 'ourselves';
   const columns = pitchers.flatMap((pitcher) => {
     const move = leads.moveOf(pitcher, 'first');
     return move ? [{ pitcher, move }] : [];
@@ -56,7 +56,7 @@ function LeadSheet({ leads }: { leads: Leads }) {
           </tr>
         </thead>
         <tbody>
-          {lineup.runners.map((runner) => {
+          {onField.runners.map((runner) => {
             const own = leads.returnOf(runner);
             return (
               <tr key={runner.id}>
@@ -75,7 +75,7 @@ function LeadSheet({ leads }: { leads: Leads }) {
                           {
                             stance: { leadFeet: 0, corner, mode, awaySpeed: 0 },
                             level: times.field.level,
-                            throwing: momentOf(move),
+                            throwing: spreadOfEstimate(move),
                             leftHander: pitcher.throws === 'left',
                             own,
                           },

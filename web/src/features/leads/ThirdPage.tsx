@@ -19,7 +19,7 @@ import {
 import { Choice, feet, seconds } from '../../ui/index.ts';
 import { LeadCare, LeadPage, type Out } from './LeadPage.tsx';
 import { THIRD_SCHOOLS, useLeadDraft } from './leadStore.ts';
-import { momentOf, type Leads } from './useLeads.ts';
+import { spreadOfEstimate, type Leads } from './useLeads.ts';
 import { fromCatcherWords, inThrows, safeFeet, SCHOOL_TEXT } from './words.ts';
 
 /** A runner on third is a run: fewer risks than elsewhere. Agreed. */
@@ -47,7 +47,7 @@ function Third({ leads, out: { runner, pitcher, catcher } }: { leads: Leads; out
   const fromPitcher = (leadFeet: number): Throw => ({
     stance: { leadFeet, corner: 'back', mode: 'twoWay', awaySpeed: 0 },
     level,
-    throwing: momentOf(move),
+    throwing: spreadOfEstimate(move),
     leftHander: false,
     own,
     cover: coverOfThird(draft.thirdBasemanFeet),
@@ -61,7 +61,7 @@ function Third({ leads, out: { runner, pitcher, catcher } }: { leads: Leads; out
       ? chancePicked({
           ...fromPitcher(leadFeet),
           stance: { leadFeet, corner: 'back', mode: 'twoWay', awaySpeed },
-          throwing: momentOf(pop),
+          throwing: spreadOfEstimate(pop),
         })
       : null;
   const leadFeet =
@@ -176,8 +176,8 @@ function Third({ leads, out: { runner, pitcher, catcher } }: { leads: Leads; out
           {draft.school === 'asFar' && (
             <p role="status">
               At {feet(leadFeet)} he is {inThrows(chancePicked(fromPitcher(leadFeet)))} from the
-              pitcher, {fromCatcherWords(fromCatcher(leadFeet, 0))} from the catcher. As far as the third
-              baseman is holds from about 12 ft; past 20 ft it gives a little too much.
+              pitcher, {fromCatcherWords(fromCatcher(leadFeet, 0))} from the catcher. As far as the
+              third baseman is holds from about 12 ft; past 20 ft it gives a little too much.
             </p>
           )}
           {draft.school === 'walking' && (

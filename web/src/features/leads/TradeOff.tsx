@@ -1,3 +1,4 @@
+import { pitchesFor } from '@bradyon/core/race';
 import {
   bestLead,
   MODE_EFFECTS,
@@ -7,7 +8,7 @@ import {
   type ThrowsOver,
 } from '@bradyon/core/leads';
 import { commonLeadFeet, predictRun } from '@bradyon/core/sprint';
-import { judgeSteal, pitchesFor, type StealQuestion } from '@bradyon/core/steals';
+import { judgeSteal, questionOf } from '@bradyon/core/steals';
 import { useMemo, useState } from 'react';
 import { Chart } from '../../ui/Chart.tsx';
 import { Choice, feet, How, percent } from '../../ui/index.ts';
@@ -38,17 +39,13 @@ export function TradeOff({
   leadFeet: number;
 }) {
   const { times, team } = leads;
-  const question: StealQuestion | null = catcher && {
-    field: times.field,
-    base: 'second',
-    kind: 'straight',
-    style: 'legLift',
-    pitcher: { person: pitcher, populations: times.of(pitcher) },
-    catcher: { person: catcher, populations: times.of(catcher) },
-    runner: { person: runner, populations: times.of(runner), form: times.runner(runner) },
-    leadFeet: null,
-    batter: null,
-  };
+  const question =
+    catcher &&
+    questionOf(
+      times,
+      { pitcher, catcher, runner },
+      { base: 'second', kind: 'straight', style: 'legLift', leadFeet: null, batter: null },
+    );
   const [over, setOver] = useState<ThrowsOver>('sometimes');
   const { needed, from, words } = useNeeded('second');
   const judging = { pitches: pitchesFor({ count: null }), needed };

@@ -1,2 +1,2 @@
-export { momentOf, useLeads } from './useLeads.ts';
+export { spreadOfEstimate, useLeads } from './useLeads.ts';
 export { inThrows } from './words.ts';

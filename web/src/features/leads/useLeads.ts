@@ -1,4 +1,5 @@
-import { ownReturn, type KnownReturn, type Moment } from '@bradyon/core/leads';
+import { type Spread } from '@bradyon/core/maths';
+import { ownReturn, type KnownReturn } from '@bradyon/core/leads';
 import type { Person } from '@bradyon/core/people';
 import { commonLeadFeet, expectedTime } from '@bradyon/core/sprint';
 import { plainContext, type Estimate, type ReadingContext } from '@bradyon/core/timing';
@@ -13,7 +14,7 @@ export function useLeads() {
   const people = usePeople(team.id);
   const times = useTimes(team);
   const dives = useDives(team.id);
-  const { lineup } = usePlaying(team.id);
+  const { onField } = usePlaying(team.id);
 
   const expected = (person: Person, context: ReadingContext): Estimate | null =>
     expectedTime(person, times.of(person), context, times.field);
@@ -22,7 +23,7 @@ export function useLeads() {
     team,
     times,
     dives,
-    lineup,
+    onField,
     usualLeadFeet: commonLeadFeet({ kind: 'steal', base: 'second' }, team.ruleset) ?? 0,
     /** How a runner gets back, by his timed and his test dives. */
     returnOf: (runner: Person): KnownReturn =>
@@ -47,6 +48,6 @@ export function useLeads() {
 export type Leads = ReturnType<typeof useLeads>;
 
 /** An estimate as a moment: when, give or take. */
-export function momentOf({ meanSeconds, giveOrTakeSeconds }: Estimate): Moment {
+export function spreadOfEstimate({ meanSeconds, giveOrTakeSeconds }: Estimate): Spread {
   return { meanSeconds, sdSeconds: giveOrTakeSeconds };
 }

@@ -6,7 +6,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useNavigate } from 'react-router';
 import { request } from '../../api/index.ts';
-import { Field, FormDialog, notify } from '../../ui/index.ts';
+import { FormField, FormDialog, notify } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
 
 /** Deletes somebody and everything timed of him; for good, so his name has to be typed. */
@@ -68,7 +68,7 @@ export function DeletePerson({ person, count }: { person: Person; count: number 
             cannot be brought back. Retiring him keeps them. A file of the team can be taken out
             first under Team, Files.
           </p>
-          <Field label={`Type ${person.name}`} error={problem}>
+          <FormField label={`Type ${person.name}`} error={problem}>
             {(field) => (
               <Form.Control
                 {...field}
@@ -79,7 +79,7 @@ export function DeletePerson({ person, count }: { person: Person; count: number 
                 }}
               />
             )}
-          </Field>
+          </FormField>
         </FormDialog>
       )}
     </div>

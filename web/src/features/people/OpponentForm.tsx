@@ -3,7 +3,7 @@ import type { OpponentId } from '@bradyon/core/units';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { newId, useContractForm } from '../../api/index.ts';
-import { Field, FormDialog } from '../../ui/index.ts';
+import { FormField, FormDialog } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { usePeople, useSaveOpponent } from './usePeople.ts';
 
@@ -45,11 +45,11 @@ export function OpponentForm({
       submitting={submitting}
       onClose={onClose}
     >
-      <Field label="Name" error={errorOf('name')}>
+      <FormField label="Name" error={errorOf('name')}>
         {(field) => (
           <Form.Control {...field} autoFocus autoComplete="off" {...form.register('name')} />
         )}
-      </Field>
+      </FormField>
       {opponent && (
         <Form.Check
           id="opponent-retired"

@@ -3,7 +3,7 @@ import type { OpponentId, PersonId } from '@bradyon/core/units';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { newId, useContractForm } from '../../api/index.ts';
-import { Choice, Field, FormDialog } from '../../ui/index.ts';
+import { Choice, FormField, FormDialog } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
 import './PersonForm.scss';
 import { usePerson, useSavePerson } from './usePeople.ts';
@@ -69,7 +69,7 @@ export function PersonForm({
       onClose={onClose}
     >
       <div className="person-form-row">
-        <Field label="Number" error={errorOf('number')}>
+        <FormField label="Number" error={errorOf('number')}>
           {(field) => (
             <Form.Control
               {...field}
@@ -78,12 +78,12 @@ export function PersonForm({
               {...form.register('number')}
             />
           )}
-        </Field>
-        <Field label="Name" error={errorOf('name')}>
+        </FormField>
+        <FormField label="Name" error={errorOf('name')}>
           {(field) => (
             <Form.Control {...field} autoFocus autoComplete="off" {...form.register('name')} />
           )}
-        </Field>
+        </FormField>
       </div>
       <div className="person-form-hands">
         <Choice

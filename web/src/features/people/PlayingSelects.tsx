@@ -7,11 +7,11 @@ import { usePlaying } from './usePlaying.ts';
 export function FacingSelect() {
   const { id } = useTeam();
   const { opponents } = usePeople(id);
-  const { lineup, pick } = usePlaying(id);
+  const { onField, pick } = usePlaying(id);
   return (
     <SideSelect
       opponents={opponents}
-      value={lineup.facing}
+      value={onField.facing}
       onChange={(facing) => {
         pick({ facing, pitcherId: null, catcherId: null });
       }}
@@ -20,42 +20,42 @@ export function FacingSelect() {
 }
 
 export function PitcherSelect({ label }: { label: string }) {
-  const { lineup, pick } = usePlaying(useTeam().id);
+  const { onField, pick } = usePlaying(useTeam().id);
   return (
     <PersonSelect
       label={label}
-      people={lineup.pitchers}
+      people={onField.pitchers}
       position={{ position: 'P', players: 'Pitchers' }}
-      value={lineup.pitcher}
+      value={onField.pitcher}
       onChange={(pitcherId) => {
-        pick({ facing: lineup.facing, pitcherId });
+        pick({ facing: onField.facing, pitcherId });
       }}
     />
   );
 }
 
 export function CatcherSelect({ label }: { label: string }) {
-  const { lineup, pick } = usePlaying(useTeam().id);
+  const { onField, pick } = usePlaying(useTeam().id);
   return (
     <PersonSelect
       label={label}
-      people={lineup.catchers}
+      people={onField.catchers}
       position={{ position: 'C', players: 'Catchers' }}
-      value={lineup.catcher}
+      value={onField.catcher}
       onChange={(catcherId) => {
-        pick({ facing: lineup.facing, catcherId });
+        pick({ facing: onField.facing, catcherId });
       }}
     />
   );
 }
 
 export function RunnerSelect() {
-  const { lineup, pick } = usePlaying(useTeam().id);
+  const { onField, pick } = usePlaying(useTeam().id);
   return (
     <PersonSelect
       label="Runner"
-      people={lineup.runners}
-      value={lineup.runner}
+      people={onField.runners}
+      value={onField.runner}
       onChange={(runnerId) => {
         pick({ runnerId });
       }}

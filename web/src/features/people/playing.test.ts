@@ -29,11 +29,11 @@ const people = [
 
 describe('resolvePlaying', () => {
   it('offers the first opponent with players, his pitcher, his catcher and our runner', () => {
-    const lineup = resolvePlaying(NOBODY_PICKED, people, [newcomers, otters]);
-    expect(lineup.facing).toBe(otters.id);
-    expect(lineup.pitcher?.id).toBe('their pitcher');
-    expect(lineup.catcher?.id).toBe('their catcher');
-    expect(lineup.runner?.id).toBe('our runner');
+    const onField = resolvePlaying(NOBODY_PICKED, people, [newcomers, otters]);
+    expect(onField.facing).toBe(otters.id);
+    expect(onField.pitcher?.id).toBe('their pitcher');
+    expect(onField.catcher?.id).toBe('their catcher');
+    expect(onField.runner?.id).toBe('our runner');
   });
 
   it('keeps what was picked, also a fielder who came in to pitch', () => {
@@ -55,7 +55,7 @@ describe('resolvePlaying', () => {
   });
 
   it('has nobody in a team without players', () => {
-    const lineup = resolvePlaying(NOBODY_PICKED, [], []);
-    expect(lineup).toMatchObject({ facing: 'ours', pitcher: null, catcher: null, runner: null });
+    const onField = resolvePlaying(NOBODY_PICKED, [], []);
+    expect(onField).toMatchObject({ facing: 'ours', pitcher: null, catcher: null, runner: null });
   });
 });

@@ -24,7 +24,7 @@ export const NOBODY_PICKED: Playing = {
   style: 'legLift',
 };
 
-export interface Lineup {
+export interface OnField {
   facing: Side;
   /** Active people of that side, those of the position first. */
   pitchers: Person[];
@@ -45,7 +45,7 @@ export function resolvePlaying(
   picked: Playing,
   people: readonly Person[],
   opponents: readonly Opponent[],
-): Lineup {
+): OnField {
   const active = people.filter(({ retired }) => !retired).toSorted(byNumber);
   const sides = sidesOf(opponents, active);
   const facing = sides.find((side) => side === picked.facing) ?? sides[0] ?? 'ours';

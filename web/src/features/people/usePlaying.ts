@@ -1,7 +1,7 @@
 import type { TeamId } from '@bradyon/core/units';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import { NOBODY_PICKED, resolvePlaying, type Lineup, type Playing } from './playing.ts';
+import { NOBODY_PICKED, resolvePlaying, type OnField, type Playing } from './playing.ts';
 import { usePeople } from './usePeople.ts';
 
 const usePicked = create<{ byTeam: Record<TeamId, Playing> }>()(
@@ -11,14 +11,14 @@ const usePicked = create<{ byTeam: Record<TeamId, Playing> }>()(
 /** Who is out there, for all screens of a team; picked once, known everywhere, kept over a reload. */
 export function usePlaying(teamId: TeamId): {
   playing: Playing;
-  lineup: Lineup;
+  onField: OnField;
   pick: (change: Partial<Playing>) => void;
 } {
   const picked = usePicked((state) => state.byTeam[teamId]) ?? NOBODY_PICKED;
   const { people, opponents } = usePeople(teamId);
   return {
     playing: picked,
-    lineup: resolvePlaying(picked, people, opponents),
+    onField: resolvePlaying(picked, people, opponents),
     pick: (change) => {
       usePicked.setState(({ byTeam }) => ({
         byTeam: { ...byTeam, [teamId]: { ...NOBODY_PICKED, ...byTeam[teamId], ...change } },

@@ -58,12 +58,12 @@ export function BoardPage() {
   if (board.error) return <Failure error={board.error} retry={board.retry} />;
   if (board.isLoading) return <Loading what="the times" />;
 
-  const { team, lineup, playing, pick, pitchers, catchers } = board;
-  const { runner } = lineup;
+  const { team, onField, playing, pick, pitchers, catchers } = board;
+  const { runner } = onField;
   const ofOne = view === 'runner' && runner !== null;
   const columns = ofOne ? catchers : pitchers;
   const all = ofOne ? board.againstBatteries(runner) : board.againstPitchers();
-  const column = ofOne ? -1 : pitchers.findIndex(({ id }) => id === lineup.pitcher?.id);
+  const column = ofOne ? -1 : pitchers.findIndex(({ id }) => id === onField.pitcher?.id);
   // Pitchers are sorted by name or chance only: the run is the same against all of them.
   const rows = arrange(all, {
     sort,
@@ -74,8 +74,8 @@ export function BoardPage() {
     const other = columns[at];
     pick(
       ofOne
-        ? { facing: lineup.facing, pitcherId: row.person.id, catcherId: other?.id ?? null }
-        : { facing: lineup.facing, runnerId: row.person.id, pitcherId: other?.id ?? null },
+        ? { facing: onField.facing, pitcherId: row.person.id, catcherId: other?.id ?? null }
+        : { facing: onField.facing, runnerId: row.person.id, pitcherId: other?.id ?? null },
     );
     void navigate(`/teams/${team.id}/steals`);
   };
@@ -176,7 +176,7 @@ export function BoardPage() {
               ofOne
                 ? undefined
                 : (person) => {
-                    pick({ facing: lineup.facing, pitcherId: person.id });
+                    pick({ facing: onField.facing, pitcherId: person.id });
                     board.setSupposed(null);
                   }
             }
@@ -230,8 +230,8 @@ function BoardFoot({
   ofOne: boolean;
   column: number;
 }) {
-  const { lineup, pitchers, supposed, setSupposed } = board;
-  const { pitcher } = lineup;
+  const { onField, pitchers, supposed, setSupposed } = board;
+  const { pitcher } = onField;
   const unsettled = ofOne ? null : mostUnsettled(pitchers, rows);
   const pitch = rows[0]?.cells[column]?.pitch;
   return (

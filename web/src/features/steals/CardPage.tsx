@@ -1,4 +1,4 @@
-import { goCard, type GoCard, type Leg } from '@bradyon/core/steals';
+import { goCard, type GoCard, type Leg, questionOf } from '@bradyon/core/steals';
 import type { Person } from '@bradyon/core/people';
 import type { PersonId } from '@bradyon/core/units';
 import { Link } from 'react-router';
@@ -24,7 +24,7 @@ import { useNeeded } from '../innings/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { NOTHING_SUPPOSED } from './stealStore.ts';
 import { StealTabs } from './StealTabs.tsx';
-import { judgingOf, kindIn, questionOf, useSteal } from './useSteal.ts';
+import { judgingOf, kindIn, useSteal } from './useSteal.ts';
 import { STYLE_TEXT } from './words.ts';
 
 /** Columns beside the catcher's own pop, by the paper's width. */
@@ -37,7 +37,7 @@ export function CardPage() {
   const steal = useSteal();
   if (steal.error) return <Failure error={steal.error} retry={steal.retry} />;
   if (steal.isLoading) return <Loading what="the times" />;
-  const { pitcher, catcher, runners } = steal.lineup;
+  const { pitcher, catcher, runners } = steal.onField;
   return (
     <>
       <div className="page-head">
@@ -77,7 +77,7 @@ function Card({
 }) {
   const team = useTeam();
   const { opponents } = usePeople(team.id);
-  const { playing, times, lineup } = steal;
+  const { playing, times, onField } = steal;
   const { base, style } = playing;
   const { needed, from, words } = useNeeded(base);
   const kind = kindIn(null, team.ruleset, base);
@@ -85,7 +85,7 @@ function Card({
   const card =
     kind &&
     goCard<PersonId>(
-      lineup.runners.map((runner) => ({
+      onField.runners.map((runner) => ({
         id: runner.id,
         question: questionOf(
           times,
@@ -102,11 +102,11 @@ function Card({
       judging,
       TO_EACH_SIDE[paper],
     );
-  const them = opponents.find(({ id }) => id === lineup.facing)?.name ?? 'ourselves';
+  const them = opponents.find(({ id }) => id === onField.facing)?.name ?? 'ourselves';
   if (!card) {
     return <p>The pitch does not count under these rules: judge by the throw alone, on Steal.</p>;
   }
-  const byId = new Map(lineup.runners.map((runner) => [runner.id, runner]));
+  const byId = new Map(onField.runners.map((runner) => [runner.id, runner]));
   const today = new Intl.DateTimeFormat('en', { dateStyle: 'medium' }).format(new Date());
   return (
     <>

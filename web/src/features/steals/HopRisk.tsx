@@ -1,5 +1,5 @@
 import { chancePicked } from '@bradyon/core/leads';
-import { inThrows, momentOf, useLeads } from '../leads/index.ts';
+import { inThrows, spreadOfEstimate, useLeads } from '../leads/index.ts';
 import type { StealInView } from './useSteal.ts';
 
 /** A hop lead has to survive a throw over while he rolls away from the bag. */
@@ -13,7 +13,7 @@ export function HopRisk({ steal: { view, kind, base } }: { steal: StealInView })
   const picked = chancePicked({
     stance: { leadFeet, corner: 'back', mode: 'going', awaySpeed: speed },
     level: leads.times.field.level,
-    throwing: momentOf(move),
+    throwing: spreadOfEstimate(move),
     leftHander: pitcher.throws === 'left',
     own: leads.returnOf(runner),
   });

@@ -5,6 +5,7 @@ import {
   stealKinds,
   type Judging,
   type Steal,
+  questionOf,
 } from '@bradyon/core/steals';
 import { predictRun } from '@bradyon/core/sprint';
 import type { Person } from '@bradyon/core/people';
@@ -13,7 +14,7 @@ import { useState } from 'react';
 import { percent, PickOne } from '../../ui/index.ts';
 import { personLabel } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { questionOf, type StealInView } from './useSteal.ts';
+import { type StealInView } from './useSteal.ts';
 
 /** Runner on third goes home from here when the throw is on its way: a secondary lead, drifting. */
 const OFF_THIRD = { leadFeet: 18, startSpeed: 5 };
@@ -21,10 +22,10 @@ const OFF_THIRD = { leadFeet: 18, startSpeed: 5 };
 /** With another runner on: the double steal, or first and third. */
 export function OtherRunner({ steal }: { steal: StealInView }) {
   const { ruleset } = useTeam();
-  const { view, base, lineup } = steal;
+  const { view, base, onField } = steal;
   const [otherId, setOtherId] = useState<PersonId | null>(null);
   if (!view || base === 'home' || view.steal.legs.surprise !== null) return null;
-  const others = lineup.runners.filter(({ id }) => id !== view.names.runner.id);
+  const others = onField.runners.filter(({ id }) => id !== view.names.runner.id);
   const other = others.find(({ id }) => id === otherId);
   const where = base === 'third' ? 'first' : 'third';
   return (

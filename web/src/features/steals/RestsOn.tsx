@@ -1,7 +1,7 @@
 import {
   runSeconds,
   usualRun,
-  type Field,
+  type Conditions,
   type Population,
   type Runner,
 } from '@bradyon/core/sprint';
@@ -74,18 +74,12 @@ export function RunRestsOn({
   person: Person;
   leg: Leg;
   form: Runner;
-  field: Field;
+  field: Conditions;
 }) {
   const steals = form.restsOn.find(({ context }) => context.kind === 'steal');
   // His steals as they would have been from where he goes now.
-  const asTimed =
-    steals &&
-    runSeconds(
-      usualRun(steals.context, person.bats, field.ruleset, steals.leadFeet),
-      form.fit,
-      field,
-    );
-  const shift = asTimed === undefined ? 0 : leg.spread.meanSeconds - asTimed;
+  const usual = steals && usualRun(steals.context, person.bats, field.ruleset, steals.leadFeet);
+  const shift = usual ? leg.spread.meanSeconds - runSeconds(usual, form.fit, field) : 0;
   const [odd] = form.oddOnesOut;
   return (
     <RestBox title={title} personId={person.id}>

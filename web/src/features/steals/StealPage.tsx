@@ -54,12 +54,12 @@ export function StealPage() {
 
 function Answer({ steal }: { steal: StealInView }) {
   const { id: teamId } = useTeam();
-  const { view, lineup, base, playing, needed } = steal;
+  const { view, onField, base, playing, needed } = steal;
   if (!view) {
     return (
       <Empty title="Pick a runner, a pitcher and a catcher.">
         <p>
-          {lineup.runners.length === 0
+          {onField.runners.length === 0
             ? 'Your roster is empty: add your players first.'
             : 'They have no pitcher or catcher yet: add them first.'}
         </p>

@@ -1,11 +1,6 @@
+import { PITCHES, type Count } from '@bradyon/core/race';
 import { commonLeadFeet } from '@bradyon/core/sprint';
-import {
-  PITCHES,
-  STEAL_BASES,
-  stealKinds,
-  USUAL_COVER_FEET,
-  type Count,
-} from '@bradyon/core/steals';
+import { STEAL_BASES, stealKinds, USUAL_COVER_FEET } from '@bradyon/core/steals';
 import { DELIVERY_STYLES } from '@bradyon/core/timing';
 import { Choice, feet, PickOne, Stepper } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
@@ -21,9 +16,9 @@ const countText = ({ balls, strikes }: Count): string => `${String(balls)}-${Str
 /** What a coach thinks in: base, delivery, kind of steal, the pitch he expects, who is in the way. */
 export function Supposing({ steal }: { steal: StealInView }) {
   const { ruleset } = useTeam();
-  const { base, kind, playing, pick, supposed, lineup } = steal;
+  const { base, kind, playing, pick, supposed, onField } = steal;
   const open = ruleset.leadRule === 'open';
-  const { runner } = lineup;
+  const { runner } = onField;
   const kinds = stealKinds(ruleset, base);
   const usualLead = commonLeadFeet({ kind: 'steal', base: 'second' }, ruleset);
   return (

@@ -1,12 +1,9 @@
+import { chanceSafe, needsOf, pitchesFor, readyRace } from '@bradyon/core/race';
 import {
-  chanceSafe,
   judgeSteal,
   mixFigures,
-  needsOf,
-  pitchesFor,
   PITCHOUT_COSTS_RUNS,
   raceOf,
-  readyRace,
   roundedUp,
   sharpestNext,
   SLIDE_STEP_COSTS_RUNS,

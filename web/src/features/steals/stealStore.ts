@@ -1,5 +1,6 @@
+import { type Count, type Pitch } from '@bradyon/core/race';
 import type { Person } from '@bradyon/core/people';
-import type { Count, Pitch, StealKind } from '@bradyon/core/steals';
+import type { StealKind } from '@bradyon/core/steals';
 import type { PersonId } from '@bradyon/core/units';
 import { create } from 'zustand';
 

@@ -1,6 +1,6 @@
 import type { Person } from '@bradyon/core/people';
-import type { Field, Population, Runner } from '@bradyon/core/sprint';
-import type { Judging, StealKind } from '@bradyon/core/steals';
+import type { Conditions, Population, Runner } from '@bradyon/core/sprint';
+import { type Judging, type StealKind, questionOf, type KnownPeople } from '@bradyon/core/steals';
 import type { DeliveryStyle } from '@bradyon/core/timing';
 import type { PersonId, TargetBase } from '@bradyon/core/units';
 import { useState } from 'react';
@@ -30,7 +30,7 @@ const columnOf = keepLast(
     runners: readonly Person[],
     forms: readonly Runner[],
     leaves: readonly Population[][],
-    field: Field,
+    field: Conditions,
     base: TargetBase,
     kind: StealKind,
     style: DeliveryStyle,
@@ -44,19 +44,15 @@ const columnOf = keepLast(
     runners.flatMap((person, index) => {
       const form = forms[index];
       if (!form) return [];
+      const known: KnownPeople = {
+        field,
+        of: (each) =>
+          each === pitcher ? pitches : each === catcher ? pops : (leaves[index] ?? []),
+        runner: () => form,
+      };
+      const attempt = { base, kind, style, batter: null, leadFeet: person.leadFeet };
       return cellOf(
-        {
-          field,
-          base,
-          kind,
-          style,
-          batter: null,
-          leadFeet: person.leadFeet,
-          pitcher: { person: pitcher, populations: pitches },
-          catcher: { person: catcher, populations: pops },
-          runner: { person, populations: leaves[index] ?? [], form },
-          pitchSeconds,
-        },
+        { ...questionOf(known, { pitcher, catcher, runner: person }, attempt), pitchSeconds },
         judging,
       );
     }),
@@ -69,14 +65,14 @@ export function useBoard() {
   const team = useTeam();
   const people = usePeople(team.id);
   const times = useTimes(team);
-  const { playing, lineup, pick } = usePlaying(team.id);
+  const { playing, onField, pick } = usePlaying(team.id);
   const [supposed, setSupposed] = useState<{ pitcherId: PersonId; seconds: number } | null>(null);
   const { base, style } = playing;
   const kind = kindIn(null, team.ruleset, base);
   const here = useNeeded(base);
   const judging = judgingFor(team.id, here.needed);
 
-  const { runners } = lineup;
+  const { runners } = onField;
   const forms = runners.map((runner) => times.runner(runner));
   const leaves = runners.map((runner) => times.of(runner));
   const cellsAgainst = ({ pitcher, catcher, pitches, pops, pitchSeconds }: Battery): BoardCell[] =>
@@ -106,15 +102,15 @@ export function useBoard() {
     pitchSeconds: supposed?.pitcherId === pitcher.id ? supposed.seconds : undefined,
   });
   const plays = (position: 'P' | 'C') => (person: Person) => person.positions.includes(position);
-  const pitchers = lineup.pitchers.filter(plays('P'));
-  const catchers = lineup.catchers.filter(plays('C'));
+  const pitchers = onField.pitchers.filter(plays('P'));
+  const catchers = onField.catchers.filter(plays('C'));
 
   return {
     team,
     here,
     kind,
     playing,
-    lineup,
+    onField,
     pick,
     pitchers,
     catchers,
@@ -122,7 +118,7 @@ export function useBoard() {
     setSupposed,
     /** All our runners against each pitcher with the catcher who is out there. */
     againstPitchers: (): BoardRow[] => {
-      const { catcher } = lineup;
+      const { catcher } = onField;
       if (!catcher) return [];
       const columns = pitchers.map((pitcher) => cellsAgainst(battery(pitcher, catcher)));
       return runners.map((person, index) => ({

@@ -1,45 +1,22 @@
+import { pitchesFor } from '@bradyon/core/race';
 import type { Person } from '@bradyon/core/people';
-import type { Field } from '@bradyon/core/sprint';
+import type { Conditions } from '@bradyon/core/sprint';
 import {
   coverOnDelayed,
   judgeSteal,
-  pitchesFor,
   stealKinds,
   type Judging,
   type StealBase,
   type StealKind,
   type StealQuestion,
+  questionOf,
 } from '@bradyon/core/steals';
-import type { DeliveryStyle } from '@bradyon/core/timing';
 import { notify } from '../../ui/index.ts';
 import { useNeeded } from '../innings/index.ts';
 import { usePeople, usePlaying } from '../people/index.ts';
 import { useSaveTeam, useTeam } from '../teams/index.ts';
 import { useTimes } from '../timing/index.ts';
 import { leadOf, useSupposed, type Supposed } from './stealStore.ts';
-
-type Times = ReturnType<typeof useTimes>;
-
-/** One question of core's, from people of ours. */
-export function questionOf(
-  times: Pick<Times, 'of' | 'runner' | 'field'>,
-  { pitcher, catcher, runner }: { pitcher: Person; catcher: Person; runner: Person },
-  how: {
-    base: StealBase;
-    kind: StealKind;
-    style: DeliveryStyle;
-    batter: 'right' | 'left' | null;
-    leadFeet: number | null;
-  },
-): StealQuestion {
-  return {
-    field: times.field,
-    pitcher: { person: pitcher, populations: times.of(pitcher) },
-    catcher: { person: catcher, populations: times.of(catcher) },
-    runner: { person: runner, populations: times.of(runner), form: times.runner(runner) },
-    ...how,
-  };
-}
 
 /** How steals are judged here and now. */
 export function judgingOf(needed: number, { pitch, count, coverFeet }: Supposed): Judging {
@@ -53,7 +30,7 @@ export function judgingOf(needed: number, { pitch, count, coverFeet }: Supposed)
 /** The kind that was chosen as long as the rules and the base have it. */
 export function kindIn(
   chosen: StealKind | null,
-  ruleset: Field['ruleset'],
+  ruleset: Conditions['ruleset'],
   base: StealBase,
 ): StealKind | null {
   const kinds = stealKinds(ruleset, base);
@@ -67,14 +44,14 @@ export function useSteal() {
   const team = useTeam();
   const people = usePeople(team.id);
   const times = useTimes(team);
-  const { playing, lineup, pick } = usePlaying(team.id);
+  const { playing, onField, pick } = usePlaying(team.id);
   const supposed = useSupposed();
   const save = useSaveTeam();
-  const { role, ...draft } = team;
+  const { role, version: _version, ...draft } = team;
   const base: StealBase = supposed.toHome ? 'home' : playing.base;
   const kind = kindIn(supposed.kind, team.ruleset, base);
   const here = useNeeded(base);
-  const { pitcher, catcher, runner } = lineup;
+  const { pitcher, catcher, runner } = onField;
 
   const asked = ((): { question: StealQuestion; judging: Judging } | null => {
     if (!pitcher || !catcher || !runner || kind === null) return null;
@@ -95,7 +72,7 @@ export function useSteal() {
     base,
     kind,
     playing,
-    lineup,
+    onField,
     supposed,
     times,
     pick,

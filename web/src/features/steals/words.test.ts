@@ -1,14 +1,15 @@
+import { pitchesFor } from '@bradyon/core/race';
 import type { Person } from '@bradyon/core/people';
 import { PRESETS } from '@bradyon/core/rules';
-import { populationsOf, runnerOf, type Field } from '@bradyon/core/sprint';
-import { footWorth, judgeSteal, pitchesFor, type StealQuestion } from '@bradyon/core/steals';
+import { populationsOf, runnerOf, type Conditions } from '@bradyon/core/sprint';
+import { footWorth, judgeSteal, type StealQuestion } from '@bradyon/core/steals';
 import { aReading } from '@bradyon/core/testing';
 import { LEVELS, type Reading } from '@bradyon/core/timing';
 import type { PersonId } from '@bradyon/core/units';
 import { describe, expect, it } from 'vitest';
 import { gapOf, lanesOf, wordsOf } from './words.ts';
 
-const field: Field = { level: LEVELS.hs, ruleset: PRESETS.fullSizeSeven };
+const field: Conditions = { level: LEVELS.hs, ruleset: PRESETS.fullSizeSeven };
 const person = (name: string): Person => ({
   id: name as PersonId,
   opponentId: null,

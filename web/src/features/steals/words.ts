@@ -1,10 +1,10 @@
+import { type Pitch } from '@bradyon/core/race';
 import type { Person } from '@bradyon/core/people';
 import {
   roundedUp,
   type Leg,
   type LegName,
   type Legs,
-  type Pitch,
   type Steal,
   type StealBase,
   type StealKind,

@@ -8,7 +8,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link, useNavigate } from 'react-router';
 import { newId, useContractForm } from '../../api/index.ts';
-import { Choice, Field, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
+import { Choice, FormField, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
 import { SignOutDialog } from '../accounts/index.ts';
 import { useAddTeam, useTeams } from './useTeams.ts';
 
@@ -97,10 +97,13 @@ function MakeTeam() {
   });
   return (
     <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
-      <Field label="Name of the team" error={errorOf('name')}>
+      <FormField label="Name of the team" error={errorOf('name')}>
         {(field) => <Form.Control {...field} autoComplete="off" {...form.register('name')} />}
-      </Field>
-      <Field label="Rules" hint="Every rule can be changed later. Your league's own book decides.">
+      </FormField>
+      <FormField
+        label="Rules"
+        hint="Every rule can be changed later. Your league's own book decides."
+      >
         {(field) => (
           <Form.Select {...field} {...presetField}>
             {PRESET_NAMES.map((preset) => (
@@ -110,8 +113,8 @@ function MakeTeam() {
             ))}
           </Form.Select>
         )}
-      </Field>
-      <Field
+      </FormField>
+      <FormField
         label="Level"
         error={errorOf('level')}
         hint="Says what is typical until you have timed your own players."
@@ -125,7 +128,7 @@ function MakeTeam() {
             ))}
           </Form.Select>
         )}
-      </Field>
+      </FormField>
       <FormEnd failure={failure} submitting={submitting}>
         Make the team
       </FormEnd>
@@ -150,7 +153,7 @@ function JoinTeam() {
   });
   return (
     <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
-      <Field
+      <FormField
         label="Code"
         error={errorOf('code')}
         hint="The owner of the team makes one under Team, Staff."
@@ -164,7 +167,7 @@ function JoinTeam() {
             {...form.register('code')}
           />
         )}
-      </Field>
+      </FormField>
       <FormEnd failure={failure} submitting={submitting}>
         Join the team
       </FormEnd>

@@ -9,7 +9,7 @@ import {
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useContractForm } from '../../api/index.ts';
-import { Field, notify, useTitle } from '../../ui/index.ts';
+import { FormField, notify, useTitle } from '../../ui/index.ts';
 import { figure } from './figure.ts';
 import './RulesPage.scss';
 import { TeamTabs } from './TeamTabs.tsx';
@@ -26,7 +26,7 @@ export function LevelPage() {
   const save = useSaveTeam();
   const isOwner = team.role === 'owner';
   const level = LEVELS[team.level];
-  const { role: _role, ...draft } = team;
+  const { role: _role, version: _version, ...draft } = team;
   const { form, errorOf, failure, submit, submitting } = useContractForm<
     Record<FieldName, string>,
     TeamDraft
@@ -68,7 +68,7 @@ export function LevelPage() {
             const { name, unit, note } = LEVEL_CONSTANTS[key];
             const usual = constantOf(level, key);
             return (
-              <Field
+              <FormField
                 key={key}
                 label={unit === 'share' ? `${name}, 0 to 1` : `${name}, ${unit}`}
                 hint={note}
@@ -83,7 +83,7 @@ export function LevelPage() {
                     {...form.register(fieldOf(key))}
                   />
                 )}
-              </Field>
+              </FormField>
             );
           })}
         </fieldset>

@@ -11,7 +11,7 @@ import { LEVELS, levelsOf, type LevelName } from '@bradyon/core/timing';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useContractForm } from '../../api/index.ts';
-import { Field, notify, useTitle } from '../../ui/index.ts';
+import { FormField, notify, useTitle } from '../../ui/index.ts';
 import { figure } from './figure.ts';
 import './RulesPage.scss';
 import { TeamTabs } from './TeamTabs.tsx';
@@ -152,10 +152,10 @@ export function RulesPage() {
       <Form noValidate className="rules card-box" onSubmit={(event) => void submit(event)}>
         {!isOwner && <p className="quiet">Only the owner of the team can change these.</p>}
         <fieldset disabled={!isOwner} className="rules-fields">
-          <Field label="Name of the team" error={errorOf('name')}>
+          <FormField label="Name of the team" error={errorOf('name')}>
             {(field) => <Form.Control {...field} {...form.register('name')} />}
-          </Field>
-          <Field label="Level" error={errorOf('level')} hint={LEVELS[form.watch('level')].note}>
+          </FormField>
+          <FormField label="Level" error={errorOf('level')} hint={LEVELS[form.watch('level')].note}>
             {(field) => (
               <Form.Select {...field} {...form.register('level')}>
                 {levelsOf(sport).map((level) => (
@@ -165,8 +165,8 @@ export function RulesPage() {
                 ))}
               </Form.Select>
             )}
-          </Field>
-          <Field
+          </FormField>
+          <FormField
             label="Time zone"
             error={errorOf('timeZone')}
             hint="A practice is one day wherever a coach looks at it."
@@ -181,8 +181,8 @@ export function RulesPage() {
                 ))}
               </Form.Select>
             )}
-          </Field>
-          <Field
+          </FormField>
+          <FormField
             label="Chance a steal needs, %"
             error={errorOf('neededChance')}
             hint="80 is the common rule: four in five."
@@ -190,24 +190,24 @@ export function RulesPage() {
             {(field) => (
               <Form.Control {...field} inputMode="decimal" {...form.register('neededPercent')} />
             )}
-          </Field>
+          </FormField>
           {(
             [
               ['pitcherThrows', 'pitcher', "Pitcher's timed throws a day"],
               ['catcherThrows', 'catcher', "Catcher's timed throws a day"],
             ] as const
           ).map(([name, thrower, label]) => (
-            <Field
+            <FormField
               key={name}
               label={label}
               hint="Empty: no limit. The league's pitch count and a trainer decide."
               error={errorOf(`throwLimits.${thrower}`)}
             >
               {(field) => <Form.Control {...field} inputMode="numeric" {...form.register(name)} />}
-            </Field>
+            </FormField>
           ))}
           <hr />
-          <Field label="Start from" hint="Fills in the rest.">
+          <FormField label="Start from" hint="Fills in the rest.">
             {(field) => (
               <Form.Select
                 {...field}
@@ -226,11 +226,11 @@ export function RulesPage() {
                 ))}
               </Form.Select>
             )}
-          </Field>
-          <Field label="Name of these rules" error={errorOf('ruleset.name')}>
+          </FormField>
+          <FormField label="Name of these rules" error={errorOf('ruleset.name')}>
             {(field) => <Form.Control {...field} {...form.register('rulesName')} />}
-          </Field>
-          <Field label="Sport" error={errorOf('ruleset.sport')}>
+          </FormField>
+          <FormField label="Sport" error={errorOf('ruleset.sport')}>
             {(field) => (
               <Form.Select
                 {...field}
@@ -247,8 +247,8 @@ export function RulesPage() {
                 ))}
               </Form.Select>
             )}
-          </Field>
-          <Field label="A runner may leave" error={errorOf('ruleset.leadRule')}>
+          </FormField>
+          <FormField label="A runner may leave" error={errorOf('ruleset.leadRule')}>
             {(field) => (
               <Form.Select {...field} {...form.register('leadRule')}>
                 {LEAD_RULES.map((rule) => (
@@ -258,16 +258,16 @@ export function RulesPage() {
                 ))}
               </Form.Select>
             )}
-          </Field>
+          </FormField>
           {FIGURES.map(({ key, label, unit, hint }) => (
-            <Field
+            <FormField
               key={key}
               label={unit ? `${label}, ${unit}` : label}
               hint={hint}
               error={errorOf(`ruleset.${key}`)}
             >
               {(field) => <Form.Control {...field} inputMode="decimal" {...form.register(key)} />}
-            </Field>
+            </FormField>
           ))}
           <div className="rules-flags">
             {FLAGS.map(({ key, label }) => (

@@ -8,7 +8,15 @@ import Form from 'react-bootstrap/Form';
 import Modal from 'react-bootstrap/Modal';
 import { useNavigate } from 'react-router';
 import { newId, request } from '../../api/index.ts';
-import { Failure, Field, FormDialog, Loading, longDate, notify, useTitle } from '../../ui/index.ts';
+import {
+  Failure,
+  FormField,
+  FormDialog,
+  Loading,
+  longDate,
+  notify,
+  useTitle,
+} from '../../ui/index.ts';
 import './StaffPage.scss';
 import { TeamTabs } from './TeamTabs.tsx';
 import { useTeam } from './useTeams.ts';
@@ -190,7 +198,7 @@ function DeleteTeam() {
           }}
         >
           <p>Players, times and lineups are deleted for good, for the whole staff.</p>
-          <Field label={`Type ${team.name} to delete it`}>
+          <FormField label={`Type ${team.name} to delete it`}>
             {(field) => (
               <Form.Control
                 {...field}
@@ -201,7 +209,7 @@ function DeleteTeam() {
                 }}
               />
             )}
-          </Field>
+          </FormField>
         </FormDialog>
       )}
     </section>

@@ -1,7 +1,7 @@
 import { useSearchParams } from 'react-router';
 import { Choice, useTitle } from '../../ui/index.ts';
 import { TimeTabs } from '../timing/index.ts';
-import { DrillView } from './DrillView.tsx';
+import { ThumbDrillView } from './ThumbDrillView.tsx';
 import './ThumbPage.scss';
 import { TogetherView } from './TogetherView.tsx';
 
@@ -29,7 +29,7 @@ export function ThumbPage() {
           }}
         />
       </div>
-      {mode === 'drill' ? <DrillView /> : <TogetherView />}
+      {mode === 'drill' ? <ThumbDrillView /> : <TogetherView />}
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { makeRandom } from '@bradyon/core/maths';
-import { nextDrillPitch } from '@bradyon/core/timing';
+import { nextThumbPitch } from '@bradyon/core/timing';
 import { describe, expect, it } from 'vitest';
 import { sceneAt } from './scene.ts';
 
@@ -7,7 +7,7 @@ const EDGE = 0.001;
 
 describe('the picture of the drill', () => {
   it('shows each event exactly when it happens', () => {
-    const pitch = nextDrillPitch(makeRandom(3), false);
+    const pitch = nextThumbPitch(makeRandom(3), false);
     const [first = 0, mitt = 0, bag = 0] = pitch.events.map(({ atSeconds }) => atSeconds);
     expect(sceneAt(pitch, first - EDGE).leg).toBe(0);
     expect(sceneAt(pitch, first + 0.05).leg).toBeGreaterThan(0.05);
@@ -18,14 +18,14 @@ describe('the picture of the drill', () => {
   });
 
   it('lets the ball go at the release in softball', () => {
-    const pitch = nextDrillPitch(makeRandom(3), true);
+    const pitch = nextThumbPitch(makeRandom(3), true);
     const release = pitch.events[0]?.atSeconds ?? 0;
     expect(sceneAt(pitch, release - EDGE).held).toBe('pitcher');
     expect(sceneAt(pitch, release + EDGE).held).toBeNull();
   });
 
   it('never lets the ball jump', () => {
-    const pitch = nextDrillPitch(makeRandom(5), false);
+    const pitch = nextThumbPitch(makeRandom(5), false);
     let before = sceneAt(pitch, 0);
     for (let seconds = 0; seconds < 7; seconds += 1 / 120) {
       const now = sceneAt(pitch, seconds);

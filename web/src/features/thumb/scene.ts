@@ -1,4 +1,4 @@
-import type { DrillPitch } from '@bradyon/core/timing';
+import type { ThumbPitch } from '@bradyon/core/timing';
 
 /** What the drill's picture shows at one moment. Coordinates are the picture's own, 800 wide, 320 high. */
 export interface Scene {
@@ -36,7 +36,7 @@ function clamp(value: number): number {
  * begins to rise, the ball leaves the hand, the mitt closes, the glove closes.
  * @param seconds since the pitch began to be shown
  */
-export function sceneAt(pitch: DrillPitch, seconds: number): Scene {
+export function sceneAt(pitch: ThumbPitch, seconds: number): Scene {
   const at = Object.fromEntries(pitch.events.map(({ event, atSeconds }) => [event, atSeconds]));
   const mitt = at['mitt'] ?? 0;
   const bag = at['bag'] ?? 0;

@@ -31,8 +31,8 @@ const PICK_BASES = ['first', 'second', 'third'] as const satisfies readonly Base
 /** The chained watch: set, first move (softball: release), mitt, bag; or first move to a base. */
 export function BatteryWatch() {
   const team = useTeam();
-  const { playing, lineup, pick } = usePlaying(team.id);
-  const { pitcher, catcher } = lineup;
+  const { playing, onField, pick } = usePlaying(team.id);
+  const { pitcher, catcher } = onField;
   const { base, style } = playing;
   const fromRelease = timesFromRelease(team.ruleset);
   const [fromSet, setFromSet] = useState(false);

@@ -11,8 +11,8 @@ import { WatchFace } from './WatchFace.tsx';
 /** Between innings: the catcher's throws alone, one after the other. */
 export function InningsWatch() {
   const team = useTeam();
-  const { playing, lineup, pick } = usePlaying(team.id);
-  const { catcher } = lineup;
+  const { playing, onField, pick } = usePlaying(team.id);
+  const { catcher } = onField;
   const { base } = playing;
   const hand = useWatch(team.id, 'pop', () => catcher && { personId: catcher.id, base });
   useKeys({

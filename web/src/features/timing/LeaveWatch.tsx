@@ -23,12 +23,12 @@ import { tick } from './WatchFace.tsx';
 import { leaveWords } from './words.ts';
 import { readingWrite } from './writes.ts';
 
-type Side = 'release' | 'leave';
-const OTHER: Record<Side, Side> = { release: 'leave', leave: 'release' };
+type LeaveEvent = 'release' | 'leave';
+const OTHER: Record<LeaveEvent, LeaveEvent> = { release: 'leave', leave: 'release' };
 
 /** The first of the two taps, whichever it was. */
-interface Half {
-  side: Side;
+interface FirstTap {
+  side: LeaveEvent;
   atMs: number;
 }
 /** Two events further apart than this are not one pitch. */
@@ -37,17 +37,17 @@ const ONE_PITCH_MS = 1500;
 /** Leave-time against release: two tap areas, because either may come first. */
 export function LeaveWatch() {
   const team = useTeam();
-  const { lineup } = usePlaying(team.id);
-  const { runners } = lineup;
+  const { onField } = usePlaying(team.id);
+  const { runners } = onField;
   const line = useLine(team.id, runners);
   const { current } = line;
   const [start, setStart] = useState<StartTechnique | null>(null);
   const [words, setWords] = useState('Tap both: the release, and when he leaves the bag');
   const [last, setLast] = useState<{ seconds: number | null; id: ReadingId } | null>(null);
-  const [waiting, setWaiting] = useState<Side | null>(null);
-  const half = useRef<Half | null>(null);
+  const [waiting, setWaiting] = useState<LeaveEvent | null>(null);
+  const half = useRef<FirstTap | null>(null);
 
-  const tap = (side: Side, atMs: number): void => {
+  const tap = (side: LeaveEvent, atMs: number): void => {
     tick();
     const first = half.current;
     if (!first || first.side === side || atMs - first.atMs > ONE_PITCH_MS) {

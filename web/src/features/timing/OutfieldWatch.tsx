@@ -14,10 +14,10 @@ const THROW_BASES = BASES.filter((base) => base !== 'first');
 /** Their outfielders: from fielded to the ball at the base. */
 export function OutfieldWatch() {
   const team = useTeam();
-  const { lineup } = usePlaying(team.id);
+  const { onField } = usePlaying(team.id);
   const [base, setBase] = useState<Base>('home');
   const [pickedId, setPickedId] = useState<PersonId | null>(null);
-  const fielders = lineup.fielders;
+  const fielders = onField.fielders;
   const fielder = fielders.find(({ id }) => id === pickedId) ?? fielders[0] ?? null;
   const hand = useWatch(team.id, 'outfieldThrow', () => fielder && { personId: fielder.id, base });
   useKeys({

@@ -61,8 +61,8 @@ const USUAL_DASH_FEET = 60;
 /** Our runners, one after the other, with the lead, the distance and the start that were stated. */
 export function RunnersWatch() {
   const team = useTeam();
-  const { lineup } = usePlaying(team.id);
-  const { runners } = lineup;
+  const { onField } = usePlaying(team.id);
+  const { runners } = onField;
   const line = useLine(team.id, runners);
   const { current } = line;
   const [run, setRun] = useState<Run>(FIRST_RUN);

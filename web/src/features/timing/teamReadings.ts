@@ -30,7 +30,6 @@ export function makeTeamReadings(kept: ReadonlyMap<ReadingId, Reading>) {
   let lists = new Map<PersonId, Reading[]>();
   let pending: readonly ReadingStep[] = [];
   let timer = NOBODY;
-  let all: Reading[] | null = null;
 
   const personOf = (id: ReadingId): PersonId | undefined =>
     ownerOf.get(id) ??
@@ -71,7 +70,6 @@ export function makeTeamReadings(kept: ReadonlyMap<ReadingId, Reading>) {
   };
 
   const touch = (people: Iterable<PersonId | undefined>): void => {
-    all = null;
     lists = new Map(lists);
     for (const personId of people) if (personId) lists.delete(personId);
   };
@@ -114,6 +112,7 @@ export function makeTeamReadings(kept: ReadonlyMap<ReadingId, Reading>) {
     /** How they stand: another object after each change. */
     now(): ReadingsNow {
       const current = lists;
+      let all: Reading[] | null = null;
       const of: ReadingsNow['of'] = (personId) => {
         if (personId === undefined) return NONE;
         const known = current.get(personId);

@@ -3,10 +3,10 @@ import type { Team } from '@bradyon/contract/teams';
 import type { Person } from '@bradyon/core/people';
 import type { Ruleset } from '@bradyon/core/rules';
 import {
-  fieldOf,
+  conditionsOf,
   populationsOf,
   runnerOf,
-  type Field,
+  type Conditions,
   type Population,
   type Runner,
 } from '@bradyon/core/sprint';
@@ -29,7 +29,7 @@ interface Times {
   /** How somebody runs, by all his runs. */
   runner: (person: Person) => Runner;
   /** What is typical where the team plays, its own numbers in it, and its rules. */
-  field: Field;
+  field: Conditions;
   /** His single times, the newest first. */
   readingsOf: (personId: PersonId | undefined) => Reading[];
   /** What is known of the staff's thumbs. */
@@ -57,11 +57,11 @@ function useThumbs(teamId: Team['id']): Thumbs {
 const NOBODY: Population[] = [];
 
 const fieldFor = keepLast((level: LevelName, levelChanges: LevelChanges, ruleset: Ruleset) =>
-  fieldOf({ level, levelChanges, ruleset }),
+  conditionsOf({ level, levelChanges, ruleset }),
 );
 
 /** Fits a runner's curve, once for each state of his times. */
-const runnersFor = keepLast((field: Field) => {
+const runnersFor = keepLast((field: Conditions) => {
   const known = new WeakMap<Population[], Runner>();
   return (person: Person, populations: Population[]): Runner => {
     const kept = known.get(populations);
@@ -74,7 +74,7 @@ const runnersFor = keepLast((field: Field) => {
 });
 
 /** Reckons somebody's populations, once for each list of his readings. */
-const reckonerOf = keepLast((field: Field, thumbs: Thumbs) => {
+const reckonerOf = keepLast((field: Conditions, thumbs: Thumbs) => {
   const known = new WeakMap<Reading[], { person: Person; populations: Population[] }>();
   return (person: Person, own: Reading[]): Population[] => {
     const kept = known.get(own);

@@ -1,17 +1,19 @@
-import { normalCdf, studentCdf } from '../maths/index.ts';
-import type { Moment } from '../leads/index.ts';
-import type { Level, Spread } from '../timing/index.ts';
+import { EIGHT_IN_TEN, normalCdf, studentCdf, type Spread } from '../maths/index.ts';
+import type { Level, DoubtfulSpread } from '../timing/index.ts';
 import { FASTBALL, type WeightedPitch } from './pitches.ts';
 
 /** Everything that races: the ball to the base against the runner. */
 export interface Race {
   level: Pick<Level, 'tag' | 'throws'>;
   /** First move (softball: release) to mitt; null: the clock starts when the pitch is there. */
-  delivery: Spread | null;
-  pop: Spread;
-  run: Spread;
-  /** Start of the clock to the runner's first move, whoever pitches. */
-  jump: Moment;
+  delivery: DoubtfulSpread | null;
+  pop: DoubtfulSpread;
+  run: DoubtfulSpread;
+  /**
+   * Start of the clock to the runner's first move. Where leads are open it is the level's, and as
+   * uneven as that; where a runner leaves with the pitch it is the runner's own, and as doubtful.
+   */
+  jump: Spread & Partial<DoubtfulSpread>;
   pitches?: readonly WeightedPitch[];
   /** How many times as often as usual the throw goes away. */
   wildTimes?: number;
@@ -43,8 +45,6 @@ export interface Chance {
 /** Bounds of how often a throw goes away. Agreed. */
 const WILD_LEAST = 0.01;
 const WILD_MOST = 0.6;
-/** Eight times in ten a normal number lies within this many deviations. */
-const EIGHT_IN_TEN = 1.2816;
 /** Below this excess kurtosis the sum is as good as normal. Agreed. */
 const NORMAL_BELOW = 1e-9;
 
@@ -74,7 +74,10 @@ export function readyRace(race: Race, which: Sds = 'sdSeconds'): ReadyRace {
   const { throws, tag } = level;
   const legs = delivery ? [delivery, pop, run] : [pop, run];
   const base = (delivery?.meanSeconds ?? 0) + pop.meanSeconds - jump.meanSeconds - run.meanSeconds;
-  const legVariance = legs.reduce((sum, leg) => sum + leg[which] ** 2, jump.sdSeconds ** 2);
+  const legVariance = legs.reduce(
+    (sum, leg) => sum + leg[which] ** 2,
+    (jump[which] ?? jump.sdSeconds) ** 2,
+  );
   const kurtosis = legs.reduce(
     (sum, leg) =>
       sum + (Number.isFinite(leg.freedom) ? (6 / (leg.freedom - 4)) * leg[which] ** 4 : 0),
@@ -120,8 +123,13 @@ function waySafe({ meanSeconds, scaleSeconds, freedom }: Way, shiftSeconds: numb
 }
 
 /** How far the means together may be off, seconds. */
-export function doubtSeconds({ delivery, pop, run }: Race): number {
-  return Math.hypot(delivery?.meanSdSeconds ?? 0, pop.meanSdSeconds, run.meanSdSeconds);
+export function doubtSeconds({ delivery, pop, run, jump }: Race): number {
+  return Math.hypot(
+    delivery?.meanSdSeconds ?? 0,
+    pop.meanSdSeconds,
+    run.meanSdSeconds,
+    jump.meanSdSeconds ?? 0,
+  );
 }
 
 /** Where the chance lies, eight times in ten, when the means may be off by so much. */

@@ -1,7 +1,7 @@
 import { CATCHER, INFIELDER, PITCHER, type Scene } from './scene.ts';
 
 /** The drill's picture: pitcher, catcher and middle infielder, from the side. */
-export function DrillStage({ scene }: { scene: Scene }) {
+export function ThumbDrillStage({ scene }: { scene: Scene }) {
   const foot = { x: 18 + scene.stride * 30, y: -scene.leg * 46 };
   const knee = { x: 12 + scene.leg * 16 + scene.stride * 12, y: -26 - scene.leg * 22 };
   return (

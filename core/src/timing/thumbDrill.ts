@@ -2,7 +2,7 @@ import { normalDraw, type Random } from '../maths/index.ts';
 import type { ThumbEvent } from './thumb.ts';
 
 /** One pitch of the thumb drill: when each event truly happens, seconds from when it begins to be shown. */
-export interface DrillPitch {
+export interface ThumbPitch {
   events: { event: ThumbEvent; atSeconds: number }[];
 }
 
@@ -17,7 +17,7 @@ const POP = { mean: 2.1, deviation: 0.16, least: 1.7 };
  * @param random the same source gives the same pitches
  * @param fromRelease softball: the pitch is timed from the release
  */
-export function nextDrillPitch(random: Random, fromRelease: boolean): DrillPitch {
+export function nextThumbPitch(random: Random, fromRelease: boolean): ThumbPitch {
   const draw = ({ mean, deviation, least }: typeof POP): number =>
     Math.max(least, normalDraw(random, mean, deviation));
   const first = WAIT_SECONDS.least + WAIT_SECONDS.range * random();
@@ -40,7 +40,7 @@ const NOT_THAT_EVENT_SECONDS = 0.6;
  * @returns null when a tap cannot have been for its event: the rep does not count
  */
 export function lateTaps(
-  pitch: DrillPitch,
+  pitch: ThumbPitch,
   taps: readonly number[],
 ): Partial<Record<ThumbEvent, number>> | null {
   const late = pitch.events.map(({ event, atSeconds }, index) => {

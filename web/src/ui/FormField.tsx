@@ -2,7 +2,7 @@ import { useId, type ReactElement, type ReactNode } from 'react';
 import Form from 'react-bootstrap/Form';
 
 /** A label, its control, and under it what to enter when what is there does not fit. */
-export function Field({
+export function FormField({
   label,
   hint,
   error,

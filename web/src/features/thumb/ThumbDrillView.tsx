@@ -14,9 +14,9 @@ import { newId } from '../../api/index.ts';
 import { Failure, giveOrTake, Loading, notify, SpreadDots } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { KIND_WORDS, tick, useKeys } from '../timing/index.ts';
-import { DrillStage } from './DrillStage.tsx';
+import { ThumbDrillStage } from './ThumbDrillStage.tsx';
 import { sceneAt, type Scene } from './scene.ts';
-import { useDrill, type Drill } from './useDrill.ts';
+import { useThumbDrill, type ThumbDrill } from './useThumbDrill.ts';
 import { useFrame } from './useFrame.ts';
 import { useThumb } from './useThumb.ts';
 import { thumbWrite } from './writes.ts';
@@ -30,23 +30,28 @@ const EVENT_TITLES: Record<ThumbEvent, string> = {
 const ENOUGH = 10;
 
 /** Pitches with times known to the program: what the thumb adds to them is the thumb's own. */
-export function DrillView() {
+export function ThumbDrillView() {
   const { ruleset } = useTeam();
   const fromRelease = timesFromRelease(ruleset);
   const [search] = useSearchParams();
   const seed = search.get('seed');
   const thumb = useThumb();
   const { frameSeconds } = useFrame();
-  const drill = useDrill(fromRelease, seed === null ? null : Number(seed), frameSeconds, (rep) => {
-    thumbWrite.send(null, {
-      id: newId<ThumbRepId>(),
-      lateSeconds: Object.fromEntries(
-        Object.entries(rep.lateSeconds).map(([event, late]) => [event, Number(late.toFixed(4))]),
-      ),
-      frameSeconds: rep.frameSeconds,
-      takenAt: new Date().toISOString(),
-    });
-  });
+  const drill = useThumbDrill(
+    fromRelease,
+    seed === null ? null : Number(seed),
+    frameSeconds,
+    (rep) => {
+      thumbWrite.send(null, {
+        id: newId<ThumbRepId>(),
+        lateSeconds: Object.fromEntries(
+          Object.entries(rep.lateSeconds).map(([event, late]) => [event, Number(late.toFixed(4))]),
+        ),
+        frameSeconds: rep.frameSeconds,
+        takenAt: new Date().toISOString(),
+      });
+    },
+  );
   useKeys({ Space: drill.tap });
 
   if (thumb.error) return <Failure error={thumb.error} retry={thumb.retry} />;
@@ -74,7 +79,7 @@ export function DrillView() {
 }
 
 /** The picture is the tap area. It is drawn anew for every frame while a pitch is on. */
-function Stage({ drill }: { drill: Drill }) {
+function Stage({ drill }: { drill: ThumbDrill }) {
   const { phase, showing, next } = drill;
   const [scene, setScene] = useState<Scene | null>(null);
   useEffect(() => {
@@ -118,7 +123,7 @@ function Stage({ drill }: { drill: Drill }) {
         tick();
       }}
     >
-      <DrillStage scene={phase === 'waiting' || !scene ? resting : scene} />
+      <ThumbDrillStage scene={phase === 'waiting' || !scene ? resting : scene} />
       <span className="drill-words" role="status">
         {drill.words}
       </span>

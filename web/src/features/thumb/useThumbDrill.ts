@@ -1,5 +1,5 @@
 import { makeRandom, type Random } from '@bradyon/core/maths';
-import { lateTaps, nextDrillPitch, type DrillPitch, type ThumbEvent } from '@bradyon/core/timing';
+import { lateTaps, nextThumbPitch, type ThumbPitch, type ThumbEvent } from '@bradyon/core/timing';
 import { useCallback, useEffect, useRef, useState } from 'react';
 
 /** What was tapped of one pitch. */
@@ -9,12 +9,12 @@ interface RepResult {
 }
 
 interface Showing {
-  pitch: DrillPitch;
+  pitch: ThumbPitch;
   /** On the clock of input events, milliseconds. */
   startMs: number;
 }
 
-export interface Drill {
+export interface ThumbDrill {
   phase: 'waiting' | 'showing' | 'between';
   /** The pitch on show; the last one while between two. */
   showing: Showing | null;
@@ -41,23 +41,23 @@ const GIVE_UP_SECONDS = 1.2;
  * @param seed null: another drill every time
  * @param onRep a rep that counts
  */
-export function useDrill(
+export function useThumbDrill(
   fromRelease: boolean,
   seed: number | null,
   frameSeconds: () => number,
   onRep: (rep: RepResult) => void,
-): Drill {
+): ThumbDrill {
   const random = useRef<Random | null>(null);
   const taps = useRef<number[]>([]);
   const [showing, setShowing] = useState<Showing | null>(null);
-  const [phase, setPhase] = useState<Drill['phase']>('waiting');
+  const [phase, setPhase] = useState<ThumbDrill['phase']>('waiting');
   const [next, setNext] = useState(0);
   const [words, setWords] = useState('Tap each event as you see it, as you would in a game');
 
   const begin = useCallback((): void => {
     random.current ??= makeRandom(seed ?? crypto.getRandomValues(new Uint32Array(1))[0] ?? 1);
     taps.current = [];
-    const pitch = nextDrillPitch(random.current, fromRelease);
+    const pitch = nextThumbPitch(random.current, fromRelease);
     setShowing({ pitch, startMs: performance.now() });
     setPhase('showing');
     setNext(0);

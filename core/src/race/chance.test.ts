@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import chances from '../../vectors/race/p-safe.json';
 import thresholds from '../../vectors/race/thresholds.json';
-import { LEVELS, type LevelName, type Spread } from '../timing/index.ts';
+import { LEVELS, type LevelName, type DoubtfulSpread } from '../timing/index.ts';
 import {
   breakEven,
   chanceAt,
@@ -38,7 +38,7 @@ interface VectorRace {
   }[];
 }
 
-function spread({ mean, sd, nu, meanSd, aleatorySd }: VectorSpread): Spread {
+function spread({ mean, sd, nu, meanSd, aleatorySd }: VectorSpread): DoubtfulSpread {
   return {
     meanSeconds: mean,
     sdSeconds: sd,
@@ -107,7 +107,7 @@ describe('chanceSafe', () => {
     ['fpHs', [35, 51, 70, 86, 95, 99, 100]],
   ] as const)('turns seconds into percents as agreed at %s', (name, percents) => {
     const level = LEVELS[name];
-    const exact = (meanSeconds: number, sdSeconds: number): Spread => ({
+    const exact = (meanSeconds: number, sdSeconds: number): DoubtfulSpread => ({
       meanSeconds,
       sdSeconds,
       freedom: Number.POSITIVE_INFINITY,
@@ -175,7 +175,7 @@ describe('any race', () => {
     run: anySpread(2, 5),
     jump: fc.record({ meanSeconds: seconds(-0.2, 0.6), sdSeconds: seconds(0.01, 0.2) }),
   });
-  const later = (spread: Spread, by: number): Spread => ({
+  const later = (spread: DoubtfulSpread, by: number): DoubtfulSpread => ({
     ...spread,
     meanSeconds: spread.meanSeconds + by,
   });
