@@ -23,8 +23,8 @@ import { Problem } from './http/problem.ts';
 import { sessions, signedIn } from './http/session.ts';
 
 /** Bodies: what a form sends, a batch or an import of rows. Whole teams are read by their own route. */
-const SMALL = express.json({ limit: '16kb' });
-const LARGE = express.json({ limit: '200kb' });
+const SMALL: RequestHandler = express.json({ limit: '16kb' });
+const LARGE: RequestHandler = express.json({ limit: '200kb' });
 
 export interface AppParts {
   pool: Pool;

@@ -47,6 +47,8 @@ export interface Client {
 
 export interface Api {
   url: string;
+  databaseUrl: string;
+  sessionSecret: string;
   application: Express;
   /** As the application: row-level security applies. */
   app: pg.Pool;
@@ -55,6 +57,8 @@ export interface Api {
   client: () => Client;
   /** Somebody who just signed up. */
   coach: (name?: string) => Promise<Client & { account: Account }>;
+  /** Ends every connection of the application to its database, as a restart does. @returns how many */
+  dropConnections: () => Promise<number>;
   stop: () => Promise<void>;
 }
 
@@ -66,6 +70,7 @@ export async function startApi(settings: Record<string, string> = {}): Promise<A
   const app = makePool(urls.app);
   const probe = makePool(urls.app, { max: 1 });
   const owner = makePool(urls.owner);
+  const admin = makePool(cluster.adminUrl, { max: 1 });
   const config = configFrom({
     DATABASE_URL: urls.app,
     SESSION_SECRET: randomUUID(),
@@ -83,6 +88,8 @@ export async function startApi(settings: Record<string, string> = {}): Promise<A
   const client = (): Client => makeClient(url);
   return {
     url,
+    databaseUrl: urls.app,
+    sessionSecret: config.sessionSecret,
     application,
     app,
     owner,
@@ -94,10 +101,18 @@ export async function startApi(settings: Record<string, string> = {}): Promise<A
       await own.call('POST', '/api/accounts', account);
       return Object.assign(own, { account: kept });
     },
+    async dropConnections() {
+      const { rows } = await admin.query(
+        `select pg_terminate_backend(pid) from pg_stat_activity
+         where datname = $1 and usename = 'bradyon_app'`,
+        [database],
+      );
+      return rows.length;
+    },
     async stop() {
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
-      await Promise.all([app.end(), probe.end(), owner.end()]);
+      await Promise.all([app.end(), probe.end(), owner.end(), admin.end()]);
       await dropDatabase(cluster.adminUrl, database);
     },
   };

@@ -1,174 +1,27 @@
 import { randomUUID } from 'node:crypto';
-import type { Invite } from '@bradyon/contract/teams';
-import type { ReadingId } from '@bradyon/core/units';
 import type { Router } from 'express';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { aCoach, anOpponent, aSeason, startApi, type Api } from './api.ts';
 import {
-  aCoach,
-  aDelivery,
-  aPerson,
-  aSeason,
-  aSeasonAtBat,
-  aTeam,
-  aTestDive,
-  anOpponent,
-  startApi,
-  tap,
-  type Api,
-} from './api.ts';
-
-type Season = Awaited<ReturnType<typeof aSeason>>;
-
-/** Everything a signed-in coach can call: a body that fits, made for the team it is sent to. */
-const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown) | null> = {
-  'GET /api/teams/:teamId': null,
-  'PUT /api/teams/:teamId': ({ team }) => ({
-    ...aTeam({ id: team.id, name: 'Taken over' }),
-    version: 1,
-  }),
-  'DELETE /api/teams/:teamId': null,
-  'GET /api/teams/:teamId/members': null,
-  'DELETE /api/teams/:teamId/members/:accountId': null,
-  'POST /api/teams/:teamId/members/:accountId/reset-code': null,
-  'GET /api/teams/:teamId/invites': null,
-  'POST /api/teams/:teamId/invites': () => ({ id: randomUUID(), many: false }),
-  'DELETE /api/teams/:teamId/invites/:inviteId': null,
-  'GET /api/teams/:teamId/opponents': null,
-  'POST /api/teams/:teamId/opponents': () => anOpponent({ name: 'Planted' }),
-  'PUT /api/teams/:teamId/opponents/:id': ({ opponent }) => ({
-    ...opponent,
-    name: 'Renamed',
-    version: 1,
-  }),
-  'GET /api/teams/:teamId/people': null,
-  'POST /api/teams/:teamId/people': () => aPerson({ name: 'Planted' }),
-  'PUT /api/teams/:teamId/people/:id': ({ pitcher }) => ({
-    ...pitcher,
-    name: 'Renamed',
-    version: 1,
-  }),
-  'POST /api/teams/:teamId/people/import': () => ({ people: [aPerson({ name: 'Planted' })] }),
-  'DELETE /api/teams/:teamId/people/:id': null,
-  'GET /api/teams/:teamId/export': null,
-  'GET /api/teams/:teamId/thumbs': null,
-  'GET /api/teams/:teamId/together': null,
-  'POST /api/teams/:teamId/together': () => ({ id: randomUUID(), kind: 'pop' }),
-  'POST /api/teams/:teamId/together/:id/times': () => ({ event: 1, seconds: 1.4 }),
-  'GET /api/teams/:teamId/batting': null,
-  'PUT /api/teams/:teamId/batting/:id': ({ pitcher }) => ({
-    ...aSeasonAtBat(pitcher.id),
-    version: 1,
-  }),
-  'DELETE /api/teams/:teamId/batting/:id': null,
-  'POST /api/teams/:teamId/batting/import': ({ pitcher }) => ({
-    batting: [aSeasonAtBat(pitcher.id)],
-  }),
-  'GET /api/teams/:teamId/batting-order': null,
-  'PUT /api/teams/:teamId/batting-order': ({ pitcher }) => ({
-    personIds: [pitcher.id],
-    version: 0,
-  }),
-  'GET /api/teams/:teamId/test-dives': null,
-  'POST /api/teams/:teamId/test-dives': ({ pitcher }) => aTestDive(pitcher.id),
-  'DELETE /api/teams/:teamId/test-dives/:id': null,
-  'GET /api/teams/:teamId/gate-devices': null,
-  'POST /api/teams/:teamId/gate-devices': () => ({ id: randomUUID(), name: 'Planted' }),
-  'PUT /api/teams/:teamId/gate-devices/:id/runner': ({ pitcher }) => ({ personId: pitcher.id }),
-  'DELETE /api/teams/:teamId/gate-devices/:id': null,
-  'GET /api/teams/:teamId/gate-runs': null,
-  'POST /api/teams/:teamId/readings/import': ({ pitcher }) => ({
-    readings: [aDelivery(pitcher.id)],
-  }),
-  'GET /api/teams/:teamId/readings': null,
-  'POST /api/teams/:teamId/readings': ({ pitcher }, { readings }) => ({
-    steps: [
-      { step: 'add', draft: aDelivery(pitcher.id) },
-      { step: 'judge', readingId: readings, reason: 'wrong tap', vouched: false },
-      { step: 'delete', readingId: readings },
-    ],
-  }),
-};
-const ACCOUNT_ROUTES = [
-  'GET /api/accounts/me',
-  'DELETE /api/accounts/me',
-  'DELETE /api/accounts/sessions',
-  'PUT /api/accounts/password',
-  'GET /api/teams/imports/:id',
-  'GET /api/teams',
-  'POST /api/teams',
-  'POST /api/teams/join',
-  'POST /api/teams/import',
-  'GET /api/thumbs',
-  'POST /api/thumbs',
-  'DELETE /api/thumbs',
-];
-const OPEN_ROUTES = [
-  'GET /api/accounts/welcome',
-  'POST /api/accounts',
-  'POST /api/accounts/session',
-  'POST /api/accounts/reset',
-  'POST /api/accounts/demo-session',
-  'DELETE /api/accounts/session',
-  // By the token of a device.
-  'POST /api/gates/events',
-];
-
-interface Ids {
-  accountId: string;
-  inviteId: string;
-  opponents: string;
-  people: string;
-  readings: ReadingId;
-  together: string;
-  'test-dives': string;
-  batting: string;
-  'gate-devices': string;
-}
+  ACCOUNT_ROUTES,
+  addressOf as addressIn,
+  aFullSeason,
+  OPEN_ROUTES,
+  TEAM_ROUTES,
+  type Ids,
+  type Season,
+} from './routes.ts';
 
 let api: Api;
 let theirs: Season;
 let ids: Ids;
 beforeAll(async () => {
   api = await startApi();
-  theirs = await aSeason(api);
-  const delivery = aDelivery(theirs.pitcher.id);
-  await tap(theirs.coach, theirs.base, delivery);
-  const { body: invite } = await theirs.coach.call<Invite>('POST', `${theirs.base}/invites`, {
-    id: randomUUID(),
-    many: false,
-  });
-  const together = randomUUID();
-  await theirs.coach.call('POST', `${theirs.base}/together`, { id: together, kind: 'pop' });
-  const device = randomUUID();
-  await theirs.coach.call('POST', `${theirs.base}/gate-devices`, { id: device, name: 'Gates' });
-  const dive = aTestDive(theirs.pitcher.id);
-  await theirs.coach.call('POST', `${theirs.base}/test-dives`, dive);
-  ids = {
-    together,
-    'test-dives': dive.id,
-    batting: theirs.pitcher.id,
-    'gate-devices': device,
-    accountId: theirs.coach.account.id,
-    inviteId: invite.id,
-    opponents: theirs.opponent.id,
-    people: theirs.pitcher.id,
-    readings: delivery.id,
-  };
+  ({ season: theirs, ids } = await aFullSeason(api));
 });
 afterAll(() => api.stop());
 
-function addressOf(route: string, teamId: string): [method: string, path: string] {
-  const [method = '', pattern = ''] = route.split(' ');
-  const path = pattern
-    .replace(':teamId', teamId)
-    .replace(':accountId', ids.accountId)
-    .replace(':inviteId', ids.inviteId)
-    .replace(
-      /(opponents|people|readings|together|test-dives|batting|gate-devices)\/:id/,
-      (_, kind: keyof Ids) => `${kind}/${ids[kind]}`,
-    );
-  return [method, path];
-}
+const addressOf = (route: string, teamId: string) => addressIn(route, teamId, ids);
 
 /** Every route that the application serves, read off the application itself. */
 function servedRoutes(): string[] {
@@ -190,7 +43,7 @@ function servedRoutes(): string[] {
       if (Array.isArray(nested.stack)) walk(nested, mounts.get(nested) ?? path);
     }
   };
-  walk(api.application.router as unknown as Router, '');
+  walk(api.application.router, '');
   return [...new Set(found)];
 }
 

@@ -260,22 +260,22 @@ describe('what is new of the readings', () => {
     const { coach, base, pitcher } = await aSeason(api);
     const drafts = Array.from({ length: 60 }, () => aDelivery(pitcher.id));
     const seen: ReadingId[] = [];
-    let writing = true;
+    const lane = { isWriting: true };
     const reader = (async () => {
       for (let since = 0, last = false; !last;) {
-        last = !writing;
+        last = !lane.isWriting;
         const news = await page(coach, base, since);
         seen.push(...news.readings.map(({ id }) => id));
         since = news.next;
       }
     })();
-    const lanes = [0, 1, 2, 3].map(async (lane) => {
-      for (const draft of drafts.filter((_, nth) => nth % 4 === lane)) {
+    const lanes = [0, 1, 2, 3].map(async (nthLane) => {
+      for (const draft of drafts.filter((_, nth) => nth % 4 === nthLane)) {
         await tap(coach, base, draft);
       }
     });
     await Promise.all(lanes);
-    writing = false;
+    lane.isWriting = false;
     await reader;
     expect(seen.toSorted()).toEqual(drafts.map(({ id }) => id).toSorted());
   });

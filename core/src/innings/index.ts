@@ -45,6 +45,7 @@ export {
 } from './ownLevel.ts';
 export {
   describeStandingMisfit,
+  lastOwnInning,
   HALVES,
   plainRules,
   type GameRules,

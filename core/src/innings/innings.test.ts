@@ -35,6 +35,8 @@ import {
   type Gamble,
   type GameRules,
   type Value,
+  halfEnds,
+  NO_SITUATION,
 } from './index.ts';
 
 const near = (value: number | undefined, agreed: number, tolerance: number): void => {
@@ -50,6 +52,7 @@ describe.each(VECTOR_LEVELS)('a half-inning at %s', (name) => {
     expect(level.rates).toEqual(vectors.preset.rates);
     expect(level.advance).toEqual(vectors.preset.adv);
     expect(level.bunt).toEqual(vectors.preset.bunt);
+    expect(level.situation).toEqual('sit' in vectors.preset ? vectors.preset.sit : NO_SITUATION);
     expect(level).toMatchObject({
       innings: vectors.preset.innings,
       twoStrikeFactor: vectors.preset.twoStrikeFactor,
@@ -108,6 +111,13 @@ function rulesOf({
   };
 }
 
+/** Under which name each level's preset stands in the others' files. */
+const AWAY_FILES: Record<string, string> = {
+  pro: 'pro.json',
+  hs: 'highSchool.json',
+  u14: 'youth14.json',
+  fpCollege: 'collegeSoftball.json',
+};
 const half = (index: number) => (index === 0 ? 'top' : 'bottom');
 
 describe.each(VECTOR_LEVELS)('a game at %s', (name) => {
@@ -129,6 +139,21 @@ describe.each(VECTOR_LEVELS)('a game at %s', (name) => {
         ...('runsThisHalf' in cell && { runsThisHalf: cell.runsThisHalf }),
       } as const;
       near(books.get(cell.rules)?.at(standing), cell.homeWin, vectors.tolerance.winProbability);
+    }
+  });
+
+  it('against another level is won as often as agreed', () => {
+    if (!('winExpectancyMixed' in vectors)) return;
+    const { rules: key, awayPresetFile, cells } = vectors.winExpectancyMixed;
+    const other = VECTOR_LEVELS.find((each) => AWAY_FILES[each] === awayPresetFile);
+    // The file of one away team is not among those that are agreed.
+    if (awayPresetFile === 'college.json') return;
+    const away = sideOf([PLAY_LEVELS[other ?? name]]);
+    const book = winBook(side, away, rulesOf(rules[key] ?? { innings: 9, clip: 15 }));
+    expect(other).toBeDefined();
+    for (const { inning, half: which, diff, state, homeWin } of cells) {
+      const standing = { inning, half: half(which), homeLead: diff, state } as const;
+      near(book.at(standing), homeWin, vectors.tolerance.winProbability);
     }
   });
 
@@ -171,6 +196,21 @@ describe.each(VECTOR_LEVELS)('a game at %s', (name) => {
       for (const [state, value] of agreed.entries())
         near(own?.[state], value, vectors.tolerance.lineup);
     }
+    // Runs and who is left on base of a half that the leadoff batter begins.
+    const ends = halfEnds(lineup, 0, 0, Number.POSITIVE_INFINITY);
+    for (const [runs, row] of vectors.lineup.joint.p.entries()) {
+      for (const [left, chance] of row.entries()) {
+        const next = (runs + left + 3) % lineup.spots;
+        const found = ends.chance.filter(
+          (_, index) => ends.runs[index] === runs && ends.nextSpot[index] === next,
+        );
+        near(
+          found.reduce((sum, each) => sum + each, 0),
+          chance,
+          vectors.tolerance.lineup,
+        );
+      }
+    }
     const { homeLineupVersusAverageAway: average, lineupVersusSameLineup: same } = vectors.lineup;
     for (const [away, { rules: key, cells }] of [
       [side, average],
@@ -212,6 +252,7 @@ describe.each(VECTOR_LEVELS)('tactics at %s', (name) => {
       near(runs(bases, outs, 0), agreed.swingRuns, vectors.tolerance.runExpectancy);
       near(stepsWorth(bunt[state] ?? [], state, runs), agreed.buntRuns, 1e-6);
       near(stepsWorth(bunt[state] ?? [], state, scoring), agreed.buntScore, 1e-6);
+      near(scoring(bases, outs, 0), agreed.swingScore, vectors.tolerance.probabilities);
     }
   });
 

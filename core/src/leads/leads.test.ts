@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import daylightVectors from '../../vectors/race/daylight.json';
+import { SLIDE_STEP_SAVES_SECONDS } from '../sprint/index.ts';
+import constants from '../../vectors/race/levels.json';
 import safeLead from '../../vectors/race/safe-lead.json';
 import secondaryVectors from '../../vectors/race/secondary.json';
 import { aReading } from '../../test/aReading.ts';
@@ -10,6 +12,8 @@ import { populationsOf } from '../sprint/index.ts';
 import { LEVELS, type LevelName } from '../timing/index.ts';
 import {
   bestLead,
+  MODE_EFFECTS,
+  STRIDE_RULES,
   chanceOnTime,
   chancePicked,
   coverOfThird,
@@ -68,9 +72,14 @@ describe('a throw to first', () => {
   });
 
   it('behind a runner who drifts has the agreed chances', () => {
-    for (const { level: name, pick, lead, v0Away, p } of safeLead.snap) {
+    for (const { level: name, pick, lead, v0Away, corner, p } of safeLead.snap) {
       const level = LEVELS[name as LevelName];
-      const stance: Stance = { ...standing, leadFeet: lead, awaySpeed: v0Away };
+      const stance: Stance = {
+        ...standing,
+        corner: corner as Corner,
+        leadFeet: lead,
+        awaySpeed: v0Away,
+      };
       const throwing = { meanSeconds: pick.mean, sdSeconds: pick.sd };
       near(chancePicked({ stance, level, throwing, leftHander: false }), p, safeLead.tolerance);
     }
@@ -79,11 +88,11 @@ describe('a throw to first', () => {
 
 describe('a throw to second that somebody has to cover', () => {
   it('has the agreed chances and longest leads', () => {
-    for (const { level: name, ball, fielder, risk, maxLead, pAt15 } of safeLead.second) {
+    for (const { level: name, ball, fielder, risk, corner, maxLead, pAt15 } of safeLead.second) {
       const level = LEVELS[name as LevelName];
       const { dist, react, reactSd, moveSd } = fielder;
       const toBase = {
-        stance: { ...standing, leadFeet: 15 },
+        stance: { ...standing, corner: corner as Corner, leadFeet: 15 },
         level,
         throwing: { meanSeconds: ball.mean, sdSeconds: ball.sd },
         leftHander: false,
@@ -126,6 +135,55 @@ describe('daylight', () => {
   });
 });
 
+describe('a throw that goes away', () => {
+  it('wins the runner a base half of the time, in what a lead is worth', () => {
+    const level = { ...LEVELS.hs, throws: { ...LEVELS.hs.throws, wild: 0.3 } };
+    const throwing = { meanSeconds: 1.05, sdSeconds: 0.08 };
+    const toBase = { stance: { ...standing, leadFeet: 8 }, level, throwing, leftHander: false };
+    const safeAt = (feet: number): number => 0.62 + feet / 60;
+    const stakes = { gain: 0.2, cost: 0.5 };
+    // Played out pitch by pitch: thrown over, picked, thrown away, or pitched.
+    const worth = (leadFeet: number): number => {
+      const picked = chancePicked({ ...toBase, stance: { ...standing, leadFeet } });
+      const safe = safeAt(leadFeet);
+      const going = Math.max(0, safe * stakes.gain - (1 - safe) * stakes.cost);
+      const often = Math.min(0.9, 0.3 + 0.12 * Math.max(0, leadFeet - 11));
+      let value = 0;
+      for (let round = 0; round < 2000; round += 1) {
+        const thrown = 0.15 * stakes.gain - picked * stakes.cost + (1 - picked - 0.15) * value;
+        value = often * thrown + (1 - often) * going;
+      }
+      return value;
+    };
+    const leads = Array.from({ length: 41 }, (_, step) => 6 + step / 4);
+    const best = leads.reduce((most, each) => (worth(each) > worth(most) ? each : most));
+    const found = bestLead(toBase, safeAt, stakes, 0.3, [6, 16]);
+    expect(found?.leadFeet).toBe(best);
+    const alike = leads.filter((each) => worth(each) >= worth(best) - 0.05 * stakes.gain);
+    expect([found?.fromFeet, found?.toFeet]).toEqual([alike[0], alike.at(-1)]);
+  });
+});
+
+describe('the agreed constants of leads', () => {
+  it('are what they were agreed to be', () => {
+    for (const [name, { dReact, dJump, jumpSd }] of Object.entries(constants.MODE)) {
+      expect(MODE_EFFECTS[MODES[name] ?? 'twoWay']).toEqual({
+        reactSeconds: dReact,
+        jumpSeconds: dJump,
+        jumpSdSeconds: jumpSd,
+      });
+    }
+    for (const [name, { ft, sec, v }] of Object.entries(constants.STRIDE)) {
+      expect(STRIDE_RULES[name as Stride]).toMatchObject({
+        feet: ft,
+        seconds: sec,
+        speedAtLanding: v,
+      });
+    }
+    expect(-SLIDE_STEP_SAVES_SECONDS).toBe(constants.SLIDE_STEP);
+  });
+});
+
 describe('the secondary lead', () => {
   it('has the agreed timetables', () => {
     for (const { delivery, primary, n, style, lefty, expected } of secondaryVectors.cases) {
@@ -140,6 +198,9 @@ describe('the secondary lead', () => {
       near(plan.stepFeet, expected.stepFt, secondaryVectors.tolerance);
       near(plan.stepSeconds, expected.stepSec, secondaryVectors.tolerance);
       near(plan.endFeet, expected.endLead, secondaryVectors.tolerance);
+      near(plan.endFeet - primary, expected.gained, secondaryVectors.tolerance);
+      expect(plan.landings).toHaveLength(expected.n);
+      expect([n, style]).toEqual([expected.n, expected.style]);
       expect(plan.hurried).toBe(expected.tooEarly);
       expect(plan.speedAtLanding).toBe(expected.speedAtLanding);
       for (const [index, landing] of expected.landings.entries()) {

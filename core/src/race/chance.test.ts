@@ -1,5 +1,7 @@
+import { PITCH_EFFECTS, PITCHES } from './index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import levels from '../../vectors/race/levels.json';
 import chances from '../../vectors/race/p-safe.json';
 import thresholds from '../../vectors/race/thresholds.json';
 import { LEVELS, type LevelName, type DoubtfulSpread } from '../timing/index.ts';
@@ -89,6 +91,17 @@ describe('chanceSafe', () => {
     near(found.high, expected.hi);
     near(found.spareSeconds, expected.margin);
     near(found.perTenth, expected.perTenth);
+    // There the coach's sum is of the leg lift, whatever the race is of.
+    near(found.plainSeconds + (input.slideStep ? 0.17 : 0), expected.coachMargin);
+    // Throws that go away are one part here, whatever was pitched: nobody is out on any of them.
+    const wild = expected.parts.filter((each) => each.throw === 'wild');
+    const away = found.parts.find((each) => each.throw === 'wild');
+    near(
+      away?.weight ?? 0,
+      wild.reduce((sum, { weight }) => sum + weight, 0),
+    );
+    for (const { p } of wild) expect(p).toBe(away?.chance);
+    expect(found.parts).toHaveLength(expected.parts.length - wild.length + 1);
     for (const part of expected.parts.filter((each) => each.throw !== 'wild')) {
       const name = part.throw === 'on' ? 'onLine' : 'offLine';
       const own = found.parts.find((each) => each.pitch === part.pitch && each.throw === name);
@@ -127,6 +140,23 @@ describe('chanceSafe', () => {
       };
       expect(Math.abs(chanceSafe(race).chance * 100 - percent)).toBeLessThan(1.01);
     }
+  });
+});
+
+describe('what is thrown', () => {
+  it('changes the race as agreed', () => {
+    for (const [name, { name: same, dDelivery, dPop, sdExtra, wildAdd }] of Object.entries(
+      levels.PITCHES,
+    )) {
+      expect(same).toBe(name);
+      expect(PITCH_EFFECTS[name as Pitch]).toEqual({
+        deliverySeconds: dDelivery,
+        popSeconds: dPop,
+        sdSeconds: sdExtra,
+        wild: wildAdd,
+      });
+    }
+    expect(PITCHES.toSorted()).toEqual(Object.keys(levels.PITCHES).toSorted());
   });
 });
 

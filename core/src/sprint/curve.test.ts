@@ -16,6 +16,11 @@ describe('timeToCover', () => {
     expect(Math.abs(timeToCover(d, curve) - t)).toBeLessThan(vectors.tolerance);
   });
 
+  it.each(vectors.cases)('is taken back to $back ft from $t s', ({ V, tau, v0, t, back }) => {
+    const curve = { topSpeed: V, accelerationSeconds: tau, startSpeed: v0 };
+    expect(Math.abs(distanceAfter(t, curve) - back)).toBeLessThan(vectors.tolerance);
+  });
+
   it('is the inverse of distanceAfter', () => {
     fc.assert(
       fc.property(anyDistance, anyCurve, (feet, curve) => {

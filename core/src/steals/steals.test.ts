@@ -1,4 +1,12 @@
-import { PITCHES, chanceAt, chanceSafe, pitchMix, pitchesFor, readyRace } from '../race/index.ts';
+import {
+  PITCHES,
+  chanceAt,
+  chanceSafe,
+  pitchMix,
+  pitchesFor,
+  readyRace,
+  coverSeconds,
+} from '../race/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import games from '../../vectors/race/game.json';
@@ -226,6 +234,9 @@ const exactly = (meanSeconds: number, sdSeconds: number): DoubtfulSpread => ({
   spreadSeconds: sdSeconds,
 });
 
+/** From the ball in the mitt until the catcher knows of a delayed steal; agreed. */
+const SURPRISE_SECONDS = 0.25;
+
 describe('other ways to go', () => {
   it('delayed: it beats the man who covers, not the arm, as often as agreed', () => {
     for (const {
@@ -241,10 +252,12 @@ describe('other ways to go', () => {
       const field = fieldAt(name as LevelName);
       const gait = { topSpeed: V, accelerationSeconds: tau };
       const run = runSeconds({ kind: 'steal', leadFeet: lead, startSpeed: v0 }, gait, field);
-      expect(run).toBeCloseTo(expected.run, 5);
+      expect(Math.abs(run - expected.run)).toBeLessThan(variants.tolerance);
+      // The ball waits for the man who covers, or he for it.
+      expect(SURPRISE_SECONDS + throwing.mean).toBeCloseTo(expected.ball, 9);
       const race: DelayedRace = {
         level: field.level,
-        surprise: exactly(0.25, 0.12),
+        surprise: exactly(SURPRISE_SECONDS, 0.12),
         pop: exactly(throwing.mean, throwing.sd),
         run: exactly(run, field.level.runSdSeconds),
         cover: {
@@ -254,6 +267,8 @@ describe('other ways to go', () => {
           reachFeet: 3,
         },
       };
+      const covered = coverSeconds(field.level, race.cover);
+      expect(Math.abs(covered - expected.cover)).toBeLessThan(variants.tolerance);
       expect(Math.abs(chanceDelayed(race, 0) - expected.p)).toBeLessThan(variants.tolerance);
     }
     const asked = judgeSteal(ask({ ...well, kind: 'delayed' }), judging);
@@ -286,8 +301,13 @@ describe('other ways to go', () => {
 
   it('third: rolling off second, as often as agreed', () => {
     for (const { level, lead, v0, expected } of variants.third) {
-      const found = averageChance(fieldAt(level as LevelName), 'third', lead, v0);
+      const field = fieldAt(level as LevelName);
+      const found = averageChance(field, 'third', lead, v0);
       expect(Math.abs(found - expected.p)).toBeLessThan(variants.tolerance);
+      const run = { kind: 'steal', leadFeet: lead, startSpeed: v0 } as const;
+      expect(Math.abs(runSeconds(run, field.level, field) - expected.run)).toBeLessThan(
+        variants.tolerance,
+      );
     }
   });
 
@@ -295,6 +315,10 @@ describe('other ways to go', () => {
     for (const { level, expected } of variants.release) {
       const field = fieldAt(level as LevelName, PRESETS.fastpitch43);
       expect(Math.abs(averageChance(field, 'second', 3, 9) - expected.p)).toBeLessThan(
+        variants.tolerance,
+      );
+      const run = { kind: 'steal', leadFeet: 3, startSpeed: 9 } as const;
+      expect(Math.abs(runSeconds(run, field.level, field) - expected.run)).toBeLessThan(
         variants.tolerance,
       );
       expect(averageChance(field, 'second', 0, 0)).toBeLessThan(0.4);
@@ -468,6 +492,34 @@ describe('the go-card', () => {
     expect(roundedUp(1.3401)).toBe(1.35);
     expect(roundedUp(1.34)).toBe(1.34);
     expect(roundedUp(1.11 + 0.22)).toBe(1.33);
+  });
+});
+
+describe('where nobody leads off', () => {
+  const softball = fieldAt('fpHs', PRESETS.fastpitch43);
+  const leaving = often(softball.level.jumpSeconds, { kind: 'leave', style: null });
+  const asked = (runs: ReturnType<typeof often>) =>
+    judgeSteal(ask({ field: softball, kind: 'rocker', runs }), judging);
+
+  it('when the runner leaves is a time of its own, and never timed is no surer than timed often', () => {
+    const steals = often(3, { kind: 'steal', base: 'second', style: null });
+    const never = asked(steals);
+    const timed = asked([...steals, ...leaving]);
+    expect(never.missing.map(({ name }) => name)).toContain('jump');
+    expect(timed.missing.map(({ name }) => name)).not.toContain('jump');
+    expect(timed.high - timed.low).toBeLessThan(never.high - never.low);
+  });
+});
+
+describe('a throw to third', () => {
+  it('is slowed by a batter who stands in its way, and by no other', () => {
+    const third = (batter: 'right' | 'left' | null) =>
+      legsOf(ask({ base: 'third', batter })).pop?.spread.meanSeconds ?? Number.NaN;
+    expect(third('right') - third(null)).toBeCloseTo(0.03, 9);
+    expect(third('left')).toBe(third(null));
+    const second = (batter: 'right' | 'left') =>
+      legsOf(ask({ base: 'second', batter })).pop?.spread.meanSeconds;
+    expect(second('right')).toBe(second('left'));
   });
 });
 

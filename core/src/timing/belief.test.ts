@@ -1,3 +1,4 @@
+import { FLAG_CHANCE } from './belief.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import flags from '../../vectors/race/flags.json';
@@ -89,6 +90,10 @@ const anyTime = fc.record({
   timer: anyTimer,
 });
 const anyTimes = fc.array(anyTime, { minLength: 1, maxLength: 40 });
+
+it('a flag is raised on one reading in twenty that is right', () => {
+  expect(FLAG_CHANCE).toBe(flags.alpha);
+});
 
 describe('estimates', () => {
   it('lie between the prior and the data', () => {

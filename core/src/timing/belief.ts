@@ -175,7 +175,7 @@ export function repsNeeded(belief: Belief, halfWidthSeconds: number, chance: num
   return low;
 }
 
-const FLAG_CHANCE = 0.05;
+export const FLAG_CHANCE = 0.05;
 /** Below this distance no tail is rarer than one in twenty, whatever the freedom. */
 const NEVER_FLAGGED = 1.9;
 

@@ -201,3 +201,23 @@ describe('timing together without a truth', () => {
     ).toThrow('same events');
   });
 });
+
+describe('the newest reps', () => {
+  it('are sixty: the sixtieth counts, the sixty-first does not', () => {
+    const rep = (late: number) => ({
+      lateSeconds: { firstMove: late, mitt: late + 0.1, bag: late },
+      frameSeconds: 0,
+    });
+    const sixty = Array.from({ length: 60 }, () => rep(0.1));
+    const far = rep(0.5);
+    const calibration = (reps: (typeof far)[]) => eventCalibration(reps, 'firstMove');
+    expect(calibration([far, ...sixty])).toEqual(calibration(sixty));
+    expect(calibration(sixty)?.count).toBe(60);
+    expect(calibration([far, ...sixty.slice(1)])?.biasSeconds).toBeGreaterThan(
+      calibration(sixty)?.biasSeconds ?? Number.NaN,
+    );
+    const apart = { ...far, lateSeconds: { ...far.lateSeconds, mitt: 0.1 } };
+    expect(calibrationsOf([apart, ...sixty])).toEqual(calibrationsOf(sixty));
+    expect(calibrationsOf([apart, ...sixty.slice(1)])).not.toEqual(calibrationsOf(sixty));
+  });
+});

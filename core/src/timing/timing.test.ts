@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import vectors from '../../vectors/race/levels.json';
+import { PRESETS } from '../rules/index.ts';
 import { aReading } from '../../test/aReading.ts';
 import type { PersonId } from '../units/index.ts';
 import {
@@ -70,6 +71,14 @@ describe('LEVELS', () => {
     expect([level.pickRightHander, level.pickLeftHander, level.pickSecond]).toEqual(
       [expected.pick1R, expected.pick1L, expected.spin2].map(pick),
     );
+  });
+
+  it.each(agreed)('is played on bases as far apart as agreed at %s', (name, { base }) => {
+    const { sport } = LEVELS[name as LevelName];
+    const distances = Object.values(PRESETS)
+      .filter((preset) => preset.sport === sport)
+      .map(({ baseDistanceFeet }) => baseDistanceFeet);
+    expect(distances).toContain(base);
   });
 
   it('says of the levels nobody agreed on that they are only scaled', () => {

@@ -9,8 +9,14 @@ const LOOK_MS = 100;
  */
 export async function stopServer(server: Server, graceMs = GRACE_MS): Promise<void> {
   // A connection that is kept alive would bring one request after the other: this one is its last.
-  server.prependListener('request', (_req, res) => res.setHeader('Connection', 'close'));
-  const closed = new Promise<void>((done) => server.close(() => done()));
+  server.prependListener('request', (_req, res) => {
+    res.setHeader('Connection', 'close');
+  });
+  const closed = new Promise<void>((done) =>
+    server.close(() => {
+      done();
+    }),
+  );
   const look = setInterval(() => {
     server.closeIdleConnections();
   }, LOOK_MS);

@@ -54,7 +54,7 @@ queryClient.getQueryCache().subscribe(({ type, query }) => {
   // What is reckoned here is reckoned again: only what the server said is kept.
   if (type !== 'updated' || query.meta?.['onlyHere'] === true) return;
   if (query.state.status !== 'success' || query.state.fetchStatus === 'fetching') return;
-  changed.set(query.queryHash, query);
+  changed.set(query.queryHash, query as Query);
   timer ??= setTimeout(() => void writeChanged(), WRITE_MS);
 });
 

@@ -53,7 +53,10 @@ interface Head {
 }
 type Upto = Pick<Head, 'mark' | 'isComplete'>;
 const NOTHING: Upto = { mark: 0, isComplete: false };
-type Piece<T extends Row> = { rows: T[]; gone: T['id'][] };
+interface Piece<T extends Row> {
+  rows: T[];
+  gone: T['id'][];
+}
 
 let lists = new Map<string, GrowingList<never>>();
 
@@ -144,7 +147,8 @@ function piecesOnDevice<T extends Row>(name: string) {
     /** Gives every kept piece to `put`, in order. */
     async read(put: (rows: readonly T[], gone: readonly T['id'][]) => void): Promise<Upto> {
       const [found] = await getMany<Head>([headKey], kept.lists);
-      if (!found || found.accountId !== currentAccount()) return NOTHING;
+      const accountId = currentAccount();
+      if (accountId === null || found?.accountId !== accountId) return NOTHING;
       for (let first = 0; first <= found.pieces; first += READ_PIECES) {
         const keys = Array.from(
           { length: Math.min(READ_PIECES, found.pieces + 1 - first) },

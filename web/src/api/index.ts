@@ -9,4 +9,12 @@ export { currentOf } from './stale.ts';
 export { hearTabs } from './tabs.ts';
 export { useContractForm } from './useContractForm.ts';
 export { forgetServerState, queryClient, ServerState } from './ServerState.tsx';
-export { defineWrite, outbox, reassigned, startOutbox, useOutbox, wordsOf } from './writes.ts';
+export {
+  defineWrite,
+  outbox,
+  reassigned,
+  startOutbox,
+  teamOf,
+  useOutbox,
+  wordsOf,
+} from './writes.ts';

@@ -43,6 +43,12 @@ export function startOutbox(onSignedOut: () => void): void {
   void outbox.load().then(outbox.drain);
 }
 
+/** The team of a write that is a team's own. */
+export function teamOf(teamId: TeamId | null): TeamId {
+  if (teamId === null) throw new Error('a write of a team has none');
+  return teamId;
+}
+
 /** What a feature does with a kind of write of its own. */
 interface Write<Body> {
   send: (teamId: TeamId | null, ...bodies: Body[]) => void;

@@ -1,4 +1,5 @@
 import Button from 'react-bootstrap/Button';
+import { stepped } from './stepped.ts';
 import './Stepper.scss';
 
 /** A figure that goes up and down by a step, one tap each. */
@@ -25,9 +26,7 @@ export function Stepper({
   onChange: (value: number) => void;
 }) {
   const change = (by: number): void => {
-    // Steps of decimals leave dust.
-    const next = Math.round((value + by) * 1000) / 1000;
-    onChange(Math.min(max, Math.max(min, next)));
+    onChange(stepped(value, by, { min, max }));
   };
   return (
     <div className="stepper" role="group" aria-label={label}>

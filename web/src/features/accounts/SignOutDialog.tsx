@@ -24,7 +24,6 @@ export function SignOutDialog({ onClose }: { onClose: () => void }) {
       else await leave('discard');
     })();
     // Once, when it is asked for.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
   if (unsent === null) return null;
   const times = unsent === 1 ? 'One tap has' : `${String(unsent)} taps have`;

@@ -1,5 +1,5 @@
 import type { Account, Welcome } from '@bradyon/contract/accounts';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, type Query } from '@tanstack/react-query';
 import {
   beginSession,
   endSession,
@@ -49,8 +49,9 @@ export function sessionRanOut(): void {
 /** Keeps this tab's account at what the server says, and this tab at what the others do. */
 export function watchAccount(): void {
   queryClient.getQueryCache().subscribe(({ type, query }) => {
-    if (query.queryKey[0] !== ME[0]) {
-      const { error } = query.state;
+    const key: unknown = (query as Query).queryKey[0];
+    if (key !== ME[0]) {
+      const { error } = query.state as Query['state'];
       if (type === 'updated' && error instanceof RefusedError && error.problem.status === 401) {
         sessionRanOut();
       }

@@ -1,10 +1,10 @@
 import { How } from '../../ui/index.ts';
 import { platesHere } from './plate.ts';
-import type { GameInView } from './useGame.ts';
+import type { OddsInView } from './useOdds.ts';
 import { gainText, PLATE_TEXT, plateHow } from './words.ts';
 
 /** What the batter, and whoever pitches to him, may choose here; a tap says how it comes about. */
-export function AtThePlate({ view: { game, situation, up } }: { view: GameInView }) {
+export function AtThePlate({ view: { game, situation, up } }: { view: OddsInView }) {
   const ours = situation.batting === 'we';
   const found = platesHere(game, situation, up);
   return (

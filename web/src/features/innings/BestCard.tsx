@@ -11,7 +11,7 @@ import { bestAt, type Best, type BestTable } from './best.ts';
 import { BASES_IN_ORDER, BASES_TEXT } from './maps.ts';
 import type { Batter } from './sides.ts';
 import { scoreText } from './situationWords.ts';
-import type { GameInView } from './useGame.ts';
+import type { OddsInView } from './useOdds.ts';
 
 /** What stands side by side. */
 export type Columns = 'leads' | 'batters';
@@ -44,7 +44,7 @@ export function BestCard({
   steals,
   up,
 }: {
-  view: GameInView;
+  view: OddsInView;
   best: BestTable;
   paper: Paper;
   columns: Columns;

@@ -1,4 +1,4 @@
-import type { StealChances } from '@bradyon/core/innings';
+import { lastOwnInning, type StealChances } from '@bradyon/core/innings';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Choice, Failure, How, Loading, Sheet, Stepper, useTitle } from '../../ui/index.ts';
@@ -10,20 +10,20 @@ import { inWorker } from './heavy.ts';
 import './OddsPage.scss';
 import { OddsTabs } from './OddsTabs.tsx';
 import { UpSelect } from './UpSelect.tsx';
-import { useGame, type GameInView } from './useGame.ts';
+import { useOdds, type OddsInView } from './useOdds.ts';
 import { scoreText } from './situationWords.ts';
 import { useStealChances } from './useStealChances.ts';
 
 /** The best choice in each state of bases and outs, by score or by who is up: a card for the bench. */
 export function BestPage() {
   useTitle('Best choices');
-  const view = useGame();
+  const view = useOdds();
   if (view.error) return <Failure error={view.error} retry={view.retry} />;
   if (view.isLoading) return <Loading what="the line-up" />;
   return <Choices view={view} />;
 }
 
-function Choices({ view }: { view: GameInView }) {
+function Choices({ view }: { view: OddsInView }) {
   const team = useTeam();
   const { game, situation, set, order, up, level } = view;
   const [columns, setColumns] = useState<Columns>('leads');
@@ -75,8 +75,10 @@ function Choices({ view }: { view: GameInView }) {
           value={situation.inning}
           step={1}
           min={1}
-          max={team.ruleset.innings}
-          text={String}
+          max={lastOwnInning(game.rules)}
+          text={(inning) =>
+            inning > game.rules.innings ? `${String(inning)}, extra` : String(inning)
+          }
           onChange={(inning) => {
             set({ inning });
           }}

@@ -1,11 +1,11 @@
 import { GAMBLE_TEXT } from './gambleWords.ts';
 import { How } from '../../ui/index.ts';
 import { gamblesHere } from './gambles.ts';
-import type { GameInView } from './useGame.ts';
+import type { OddsInView } from './useOdds.ts';
 import { gambleFacts, gambleHow, neededText } from './words.ts';
 
 /** What each gamble on the bases has to be good for here; a tap says how it comes about. */
-export function Gambles({ view: { game, situation } }: { view: GameInView }) {
+export function Gambles({ view: { game, situation } }: { view: OddsInView }) {
   const found = gamblesHere(game, situation);
   return (
     <section className="card-box">

@@ -23,7 +23,7 @@ import './OddsPage.scss';
 import { OddsTabs } from './OddsTabs.tsx';
 import { combinedOf } from './sides.ts';
 import { useBatting } from './useBatting.ts';
-import { useGame, type GameInView } from './useGame.ts';
+import { useOdds, type OddsInView } from './useOdds.ts';
 import { useOrder } from './useOrder.ts';
 import { shareText, WEIGHT_WORDS } from './words.ts';
 
@@ -37,7 +37,7 @@ const spotsFor = keepLast(spotsOf);
 export function LineupPage() {
   useTitle('Line-up');
   const team = useTeam();
-  const view = useGame();
+  const view = useOdds();
   const batting = useBatting(team.id);
   const { setIds } = useOrder(team.id);
   const { onField } = usePlaying(team.id);
@@ -131,7 +131,7 @@ function Theirs({
   view: { theirs, game },
   onChange,
 }: {
-  view: GameInView;
+  view: OddsInView;
   onChange: (person: Person) => void;
 }) {
   const { id } = useTeam();

@@ -13,7 +13,7 @@ import {
   type MapAxes,
 } from './maps.ts';
 import { OUT_TEXT, onText } from './situationWords.ts';
-import type { GameInView } from './useGame.ts';
+import type { OddsInView } from './useOdds.ts';
 import { neededMapWords } from './words.ts';
 
 const SPREAD_TEXT: Record<MapAxes, string> = {
@@ -23,7 +23,7 @@ const SPREAD_TEXT: Record<MapAxes, string> = {
 const ROW_HEIGHT = 40;
 
 /** The tables behind it as a map, with the number in each cell. */
-export function Maps({ view: { game: ours, average, situation, up } }: { view: GameInView }) {
+export function Maps({ view: { game: ours, average, situation, up } }: { view: OddsInView }) {
   const [search, setSearch] = useSearchParams();
   const isLevel = ours !== average && search.get('of') === 'level';
   const game = isLevel ? average : ours;

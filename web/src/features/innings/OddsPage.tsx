@@ -7,14 +7,14 @@ import { Maps } from './Maps.tsx';
 import './OddsPage.scss';
 import { OddsTabs } from './OddsTabs.tsx';
 import { SituationBox } from './SituationBox.tsx';
-import { useGame, type GameInView } from './useGame.ts';
+import { useOdds, type OddsInView } from './useOdds.ts';
 import { situationWords } from './situationWords.ts';
 import { SAYING_TEXT, sayingWords, sidesText } from './words.ts';
 
 /** What an out, a base and a run are worth here, and what each gamble has to be good for. */
 export function OddsPage() {
   useTitle('Odds');
-  const view = useGame();
+  const view = useOdds();
   if (view.error) return <Failure error={view.error} retry={view.retry} />;
   if (view.isLoading) return <Loading what="the line-up" />;
   return (
@@ -44,7 +44,7 @@ export function OddsPage() {
   );
 }
 
-function Worth({ view: { game, situation, level } }: { view: GameInView }) {
+function Worth({ view: { game, situation, level } }: { view: OddsInView }) {
   const { bases, outs, batting } = situation;
   const state = baseOut(bases, outs);
   const side = atBat(game, situation);
@@ -83,7 +83,7 @@ function Worth({ view: { game, situation, level } }: { view: GameInView }) {
   );
 }
 
-function Sayings({ view: { game, situation, up, level } }: { view: GameInView }) {
+function Sayings({ view: { game, situation, up, level } }: { view: OddsInView }) {
   const ours = situation.batting === 'we';
   const rates = ours ? game.ours[spotUp(game, situation)] : game.theirs;
   const bunt = (ours ? up?.bunt : null) ?? level.bunt;

@@ -4,13 +4,13 @@ import { FacingSelect } from '../people/index.ts';
 import { Diamond } from './Diamond.tsx';
 import { misfitOf } from './game.ts';
 import { UpSelect } from './UpSelect.tsx';
-import type { GameInView } from './useGame.ts';
+import type { OddsInView } from './useOdds.ts';
 
 const MOST_INNINGS = 20;
 const MOST_LEAD = 15;
 
 /** Where it stands, each part a tap away. */
-export function SituationBox({ view }: { view: GameInView }) {
+export function SituationBox({ view }: { view: OddsInView }) {
   const { situation, set, game, order } = view;
   const misfit = misfitOf(game, situation);
   const wrong = (path: 'inning' | 'homeLead') =>

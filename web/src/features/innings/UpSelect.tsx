@@ -1,6 +1,6 @@
 import { PickOne } from '../../ui/index.ts';
 import { personLabel } from '../people/index.ts';
-import type { GameInView } from './useGame.ts';
+import type { OddsInView } from './useOdds.ts';
 
 /** Who of ours is up, in the order in which they bat. */
 export function UpSelect({
@@ -8,7 +8,7 @@ export function UpSelect({
   view: { order, situation, set },
 }: {
   label: string;
-  view: Pick<GameInView, 'order' | 'situation' | 'set'>;
+  view: Pick<OddsInView, 'order' | 'situation' | 'set'>;
 }) {
   return (
     <PickOne

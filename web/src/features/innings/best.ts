@@ -1,5 +1,6 @@
 import {
   ACTIONS,
+  lastOwnInning,
   policyByWin,
   STATES,
   tacticsOf,
@@ -23,6 +24,8 @@ export interface BestAsked {
 /** The best of ours in every inning, lead, spot and state: plain data, read with bestAt. */
 export interface BestTable {
   spots: number;
+  /** The last inning that has choices of its own: it stands for all later ones. */
+  lastInning: number;
   actions: Uint8Array;
   gains: Float32Array;
 }
@@ -47,9 +50,13 @@ interface Where {
   state: BaseOut;
 }
 
-function cellOf(spots: number, { inning, lead, spot, state }: Where): number {
+function cellOf(
+  { spots, lastInning }: Pick<BestTable, 'spots' | 'lastInning'>,
+  { inning, lead, spot, state }: Where,
+): number {
   const kept = Math.min(MOST_LEAD, Math.max(-MOST_LEAD, lead)) + MOST_LEAD;
-  return (((inning - 1) * LEADS + kept) * spots + (spot % spots)) * STATES + state;
+  const own = Math.min(inning, lastInning);
+  return (((own - 1) * LEADS + kept) * spots + (spot % spots)) * STATES + state;
 }
 
 /** Both sides choose as well as they can: theirs with what is usual at the level. */
@@ -78,13 +85,15 @@ export function bestChoices({ game, weAreHome, bunts, steals }: BestAsked): Best
   const policy = policyByWin(home, away, { ...rules, clip: MOST_LEAD });
 
   const spots = ours.length;
-  const size = rules.innings * LEADS * spots * STATES;
+  const lastInning = lastOwnInning(rules);
+  const size = lastInning * LEADS * spots * STATES;
   const found: BestTable = {
     spots,
+    lastInning,
     actions: new Uint8Array(size),
     gains: new Float32Array(size),
   };
-  for (let inning = 1; inning <= rules.innings; inning += 1) {
+  for (let inning = 1; inning <= lastInning; inning += 1) {
     for (let lead = -MOST_LEAD; lead <= MOST_LEAD; lead += 1) {
       for (let spot = 0; spot < spots; spot += 1) {
         for (let state = 0; state < STATES; state += 1) {
@@ -96,7 +105,7 @@ export function bestChoices({ game, weAreHome, bunts, steals }: BestAsked): Best
             homeSpot: weAreHome ? spot : 0,
             awaySpot: weAreHome ? 0 : spot,
           });
-          const cell = cellOf(spots, { inning, lead, spot, state });
+          const cell = cellOf(found, { inning, lead, spot, state });
           found.actions[cell] = ACTIONS.indexOf(action);
           found.gains[cell] = gain;
         }
@@ -107,7 +116,7 @@ export function bestChoices({ game, weAreHome, bunts, steals }: BestAsked): Best
 }
 
 export function bestAt(table: BestTable, where: Where): Best {
-  const cell = cellOf(table.spots, where);
+  const cell = cellOf(table, where);
   return {
     action: ACTIONS[table.actions[cell] ?? 0] ?? 'swing',
     gain: table.gains[cell] ?? 0,

@@ -16,7 +16,7 @@ import { platesHere } from './plate.ts';
 import type { Situation } from './situation.ts';
 import { situationWords } from './situationWords.ts';
 import type { Batter } from './sides.ts';
-import type { GameInView } from './useGame.ts';
+import type { OddsInView } from './useOdds.ts';
 import {
   gainText,
   gambleFacts,
@@ -171,6 +171,11 @@ describe('what may be tried', () => {
     expect(best(1, -3)).toBe('swing');
     expect(best(1, 0)).toBe('bunt');
     expect(bestAt(table, { inning: 7, lead: 0, spot: 0, state: 1 }).gain).toBeGreaterThan(0.01);
+    // An extra inning has its choices too, and every later one has the same.
+    const eighth = bestAt(table, { inning: 8, lead: 0, spot: 0, state: 1 });
+    expect(eighth.action).toBe('steal2');
+    expect(eighth.gain).toBeGreaterThan(0.01);
+    expect(bestAt(table, { inning: 11, lead: 0, spot: 0, state: 1 })).toEqual(eighth);
   });
 });
 
@@ -229,7 +234,7 @@ describe('the words of the odds', () => {
       ({ ownShare, record: plateAppearances > 0 ? { plateAppearances } : null }) as Batter;
     const theirs = { name: 'Millrace Otters', known: 7, ownShare: 0.754 };
     const view = (order: Batter[], known = 7, isCurrent = true) =>
-      sidesText({ order, theirs: { ...theirs, known }, isCurrent } as GameInView);
+      sidesText({ order, theirs: { ...theirs, known }, isCurrent } as OddsInView);
     expect(view([batter(0.3, 50)])).toBe(
       'Your line-up against Millrace Otters, 75\u00a0% their own.',
     );

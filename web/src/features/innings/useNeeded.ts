@@ -5,7 +5,7 @@ import { isTie } from './gambles.ts';
 import { valueOf } from './game.ts';
 import type { Situation } from './situation.ts';
 import { situationWords } from './situationWords.ts';
-import { useGame } from './useGame.ts';
+import { useOdds } from './useOdds.ts';
 
 const STEALS: Record<StealBase, { gamble: Gamble; from: number }> = {
   second: { gamble: 'stealSecond', from: 1 },
@@ -22,6 +22,11 @@ export interface NeededHere {
   words: string;
   /** By the situation so little is at stake that the inputs are not good enough to tell. */
   isTie: boolean;
+  /** False while the situation's figure of this lineup is being worked out: `needed` is then another's. */
+  isCurrent: boolean;
+  /** Why it is not coming. */
+  error: Error | null;
+  retry: () => void;
   setFrom: (from: Situation['needs']) => void;
 }
 
@@ -33,7 +38,7 @@ const MOST_ASKED = 0.98;
  */
 export function useNeeded(base: StealBase): NeededHere {
   const { neededChance } = useTeam();
-  const { game, situation: stands, up, set } = useGame();
+  const { game, situation: stands, up, set, isCurrent, error, retry } = useOdds();
   // A steal is ours: while they bat it is asked for our next time up.
   const situation: Situation = { ...stands, batting: 'we' };
   const { gamble, from } = STEALS[base];
@@ -47,6 +52,9 @@ export function useNeeded(base: StealBase): NeededHere {
     from: situation.needs,
     words: up ? `${situationWords(situation)}, ${up.person.name} up` : situationWords(situation),
     isTie: bySituation && found !== null && isTie(found, situation.by),
+    isCurrent: !bySituation || isCurrent,
+    error: bySituation && !isCurrent ? error : null,
+    retry,
     setFrom: (needs) => {
       set({ needs });
     },

@@ -6,6 +6,7 @@ import { usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { useTimes } from '../timing/index.ts';
 import type { Batter } from './sides.ts';
+import { chancesBySpot } from './stealChances.ts';
 
 /**
  * How often whoever is on base is safe with each batter up, against the battery that is out there:
@@ -34,13 +35,5 @@ export function useStealChances(order: readonly Batter[]): StealChances[] | null
     second: chance(person, 'second'),
     third: chance(person, 'third'),
   }));
-  const before = (spot: number, by: number) => each[(spot - by + each.length * by) % each.length];
-  return order.map((_, spot) => {
-    const [one, two] = [before(spot, 1), before(spot, 2)];
-    return {
-      second: one?.second ?? 0,
-      third: one?.third ?? 0,
-      double: Math.min(two?.third ?? 0, one?.second ?? 0),
-    };
-  });
+  return chancesBySpot(each);
 }

@@ -11,7 +11,7 @@ import type { MapName } from './maps.ts';
 import type { AtThePlate, PlateChoice } from './plate.ts';
 import type { Batter } from './sides.ts';
 import type { Situation } from './situation.ts';
-import type { GameInView } from './useGame.ts';
+import type { OddsInView } from './useOdds.ts';
 
 /** What it needs, in whole percents. */
 export function neededText(needed: Needed): string {
@@ -165,7 +165,7 @@ export function sidesText({
   order,
   theirs,
   isCurrent,
-}: Pick<GameInView, 'order' | 'theirs' | 'isCurrent'>): string {
+}: Pick<OddsInView, 'order' | 'theirs' | 'isCurrent'>): string {
   if (!isCurrent) return 'Reckoning your line-up.';
   const us = order.some(({ record }) => record) ? 'Your line-up' : 'An average line-up';
   const them =

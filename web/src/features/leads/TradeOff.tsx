@@ -11,7 +11,7 @@ import { commonLeadFeet, predictRun } from '@bradyon/core/sprint';
 import { judgeSteal, questionOf } from '@bradyon/core/steals';
 import { useMemo, useState } from 'react';
 import { Chart } from '../../ui/Chart.tsx';
-import { Choice, feet, How, percent } from '../../ui/index.ts';
+import { Choice, feet, How, percent, Loading } from '../../ui/index.ts';
 import { useNeeded } from '../innings/index.ts';
 import type { Out } from './LeadPage.tsx';
 import type { Leads } from './useLeads.ts';
@@ -47,7 +47,7 @@ export function TradeOff({
       { base: 'second', kind: 'straight', style: 'legLift', leadFeet: null, batter: null },
     );
   const [over, setOver] = useState<ThrowsOver>('sometimes');
-  const { needed, from, words } = useNeeded('second');
+  const { needed, from, words, isCurrent } = useNeeded('second');
   const judging = { pitches: pitchesFor({ count: null }), needed };
   const usual = commonLeadFeet({ kind: 'steal', base: 'second' }, team.ruleset) ?? 0;
   const steal = question && judgeSteal(question, judging);
@@ -117,6 +117,14 @@ export function TradeOff({
       ],
     });
   }, [shown]);
+  // Another lineup's figure is no answer.
+  if (!isCurrent) {
+    return (
+      <section className="card-box">
+        <Loading what="what a steal needs" />
+      </section>
+    );
+  }
   return (
     <section className="card-box">
       <h2>One more foot</h2>

@@ -1,6 +1,6 @@
 import type { TestDiveRecord } from '@bradyon/contract/leads';
 import type { PersonId } from '@bradyon/core/units';
-import { changeKept, defineWrite, request, type Answer } from '../../api/index.ts';
+import { changeKept, defineWrite, request, teamOf, type Answer } from '../../api/index.ts';
 
 export const divesKey = (teamId: string | null) => ['testDives', teamId];
 
@@ -11,7 +11,7 @@ export const diveWrite = defineWrite<TestDiveRecord>({
   async send(dives, teamId) {
     const answers: Answer[] = [];
     for (const dive of dives) {
-      const answer = await request('POST', `/api/teams/${teamId ?? ''}/test-dives`, dive);
+      const answer = await request('POST', `/api/teams/${teamOf(teamId)}/test-dives`, dive);
       answers.push({ ok: true, answer });
     }
     return answers;

@@ -134,11 +134,12 @@ export function useBoard() {
         cells: catchers.flatMap((catcher) => cellsAgainst(battery(pitcher, catcher))[index] ?? []),
       }));
     },
-    isLoading: people.isLoading || times.isLoading,
-    error: people.error ?? times.error,
+    isLoading: people.isLoading || times.isLoading || !here.isCurrent,
+    error: people.error ?? times.error ?? here.error,
     retry: () => {
       people.retry();
       times.retry();
+      here.retry();
     },
   };
 }

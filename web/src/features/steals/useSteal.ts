@@ -90,11 +90,12 @@ export function useSteal() {
         },
       );
     },
-    isLoading: people.isLoading || times.isLoading,
-    error: people.error ?? times.error,
+    isLoading: people.isLoading || times.isLoading || !here.isCurrent,
+    error: people.error ?? times.error ?? here.error,
     retry: () => {
       people.retry();
       times.retry();
+      here.retry();
     },
   };
 }

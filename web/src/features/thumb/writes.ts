@@ -1,6 +1,13 @@
 import type { ThumbRepDraft, Together, TogetherTimeDraft } from '@bradyon/contract/thumb';
 import type { TogetherId } from '@bradyon/core/units';
-import { changeKept, defineWrite, queryClient, request, type Answer } from '../../api/index.ts';
+import {
+  changeKept,
+  defineWrite,
+  queryClient,
+  request,
+  teamOf,
+  type Answer,
+} from '../../api/index.ts';
 
 export const THUMB_KEY = ['thumb'];
 export const togetherKey = (teamId: string | null) => ['together', teamId];
@@ -34,7 +41,7 @@ export const togetherWrite = defineWrite<PostedTime>({
   async send(times, teamId) {
     const answers: Answer[] = [];
     for (const { togetherId, draft } of times) {
-      const path = `/api/teams/${teamId ?? ''}/together/${togetherId}/times`;
+      const path = `/api/teams/${teamOf(teamId)}/together/${togetherId}/times`;
       answers.push({ ok: true, answer: await request('POST', path, draft) });
     }
     return answers;

@@ -16,7 +16,16 @@ import type { PersonId, ReadingId, TeamId } from '@bradyon/core/units';
 import { useEffect } from 'react';
 import { newId, wallOffsetMs } from '../../api/index.ts';
 import { readingWrite } from './writes.ts';
-import { endChain, expire, settle, takeWatch, tap, undo, useWatchStore } from './watchStore.ts';
+import {
+  endChain,
+  expire,
+  settle,
+  takeWatch,
+  tap,
+  undo,
+  unsettled,
+  useWatchStore,
+} from './watchStore.ts';
 
 /** Whose time a split is and what goes with it. */
 export type SplitOwner = { personId: PersonId } & Partial<Omit<ReadingContext, 'kind'>>;
@@ -61,12 +70,9 @@ export function useWatch(
 
   /** Saves what has fallen and is not saved yet. Asks the store, not this render. */
   const keepSplits = (): void => {
-    const now = useWatchStore.getState();
-    if (now.planName !== planName) return;
-    splitsOf(now.watch, plan).forEach((split, index) => {
+    for (const { index, split, atMs } of unsettled(planName)) {
       const owner = ownerOf(split.kind);
-      if (owner === null || now.fates[index] !== undefined) return;
-      const lastMs = now.watch.tapsMs[index + 1] ?? 0;
+      if (owner === null) continue;
       const draft: ReadingDraft = {
         ...plainContext(split.kind),
         ...split,
@@ -75,7 +81,7 @@ export function useWatch(
         method: 'thumb',
         resolutionSeconds: null,
         movedFrom: null,
-        takenAt: new Date(now.wallOffsetMs + lastMs).toISOString(),
+        takenAt: new Date(atMs).toISOString(),
       };
       const misfit = describeMisfit(draft);
       if (misfit) {
@@ -86,7 +92,7 @@ export function useWatch(
         readingWrite.send(teamId, { step: 'add', draft });
         onKept?.();
       }
-    });
+    }
   };
   // For what fell while nobody was picked.
   useEffect(keepSplits);

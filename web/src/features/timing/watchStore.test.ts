@@ -1,6 +1,15 @@
 import type { ReadingId } from '@bradyon/core/units';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { endChain, expire, settle, takeWatch, tap, undo, useWatchStore } from './watchStore.ts';
+import {
+  endChain,
+  expire,
+  settle,
+  takeWatch,
+  tap,
+  undo,
+  useWatchStore,
+  unsettled,
+} from './watchStore.ts';
 
 const delivery = { id: 'delivery' as ReadingId };
 const pop = { id: 'pop' as ReadingId };
@@ -60,5 +69,28 @@ describe('the watch in hand', () => {
     expect(useWatchStore.getState().watch.tapsMs).toEqual([1000]);
     takeWatch('homeToFirst');
     expect(useWatchStore.getState().watch.tapsMs).toEqual([]);
+  });
+
+  it('gives what fell until it is settled, and then never again', () => {
+    takeWatch('battery');
+    tap(1000, 1_900_000_000_000);
+    tap(2410, 1_900_000_000_000);
+    const due = unsettled('battery');
+    expect(due.map(({ split }) => split.seconds)).toEqual([1.41]);
+    expect(unsettled('battery')).toEqual(due);
+    settle(0, { id: 'a' as ReadingId });
+    expect(unsettled('battery')).toEqual([]);
+    tap(4500, 1_900_000_000_000);
+    expect(unsettled('battery').map(({ index }) => index)).toEqual([1]);
+    expect(unsettled('runners' as never)).toEqual([]);
+  });
+
+  it('takes the moment of a tap from the wall clock at the tap, also after the device has slept', () => {
+    takeWatch('battery');
+    tap(1000, 1_900_000_000_000);
+    // Three hours asleep: the taps' own clock stood still.
+    const afterSleep = 1_900_000_000_000 + 3 * 3_600_000;
+    tap(2400, afterSleep);
+    expect(unsettled('battery')[0]?.atMs).toBe(afterSleep + 2400);
   });
 });

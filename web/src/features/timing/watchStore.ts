@@ -7,6 +7,7 @@ import {
   splitsOf,
   tapWatch,
   undoTap,
+  type Split,
   type Watch,
   type WatchPlanName,
 } from '@bradyon/core/timing';
@@ -81,6 +82,22 @@ export function undo(): ReadingId | null {
   const fate = fates[lastSplit];
   change(() => undoTap(watch));
   return fate && 'id' in fate ? fate.id : null;
+}
+
+/**
+ * What has fallen on this watch and is not settled yet: each is given until it is settled, and then
+ * never again, however often a screen is drawn.
+ */
+export function unsettled(
+  planName: WatchPlanName,
+): { index: number; split: Split; atMs: number }[] {
+  const { planName: inHand, watch, fates, wallOffsetMs } = useWatchStore.getState();
+  if (inHand !== planName) return [];
+  return splitsOf(watch, WATCH_PLANS[planName]).flatMap((split, index) =>
+    fates[index] === undefined
+      ? [{ index, split, atMs: wallOffsetMs + (watch.tapsMs[index + 1] ?? 0) }]
+      : [],
+  );
 }
 
 /** Notes what became of a split. */

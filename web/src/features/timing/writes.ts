@@ -3,6 +3,7 @@ import type { Reading } from '@bradyon/core/timing';
 import type { PersonId, ReadingId, TeamId } from '@bradyon/core/units';
 import {
   defineWrite,
+  teamOf,
   growingList,
   request,
   type Answer,
@@ -34,7 +35,7 @@ export const readingWrite = defineWrite<ReadingStep>({
   name: 'reading',
   most: MOST_IN_ONE,
   async send(steps, teamId) {
-    const { answers } = await request<StepAnswers>('POST', path(teamId as TeamId), { steps });
+    const { answers } = await request<StepAnswers>('POST', path(teamOf(teamId)), { steps });
     return answers.map((each): Answer => (each.ok ? { ok: true, answer: each.reading } : each));
   },
   merge(sent, teamId) {
@@ -42,7 +43,7 @@ export const readingWrite = defineWrite<ReadingStep>({
     const gone = sent.flatMap(({ body }) => (body.step === 'delete' ? [body.readingId] : []));
     // The last of several about one reading is how it stands.
     const last = [...new Map(readings.map((reading) => [reading.id, reading])).values()];
-    keptReadings(teamId as TeamId).put(last, gone);
+    keptReadings(teamOf(teamId)).put(last, gone);
   },
   words: (step) =>
     step.step === 'add'

@@ -1,0 +1,165 @@
+import { randomUUID } from 'node:crypto';
+import type { Invite } from '@bradyon/contract/teams';
+import type { ReadingId } from '@bradyon/core/units';
+import {
+  aDelivery,
+  aPerson,
+  aSeason,
+  aSeasonAtBat,
+  aTeam,
+  aTestDive,
+  anOpponent,
+  tap,
+  type Api,
+} from './api.ts';
+
+export type Season = Awaited<ReturnType<typeof aSeason>>;
+
+/** Everything a signed-in coach can call: a body that fits, made for the team it is sent to. */
+export const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown) | null> = {
+  'GET /api/teams/:teamId': null,
+  'PUT /api/teams/:teamId': ({ team }) => ({
+    ...aTeam({ id: team.id, name: 'Taken over' }),
+    version: 1,
+  }),
+  'DELETE /api/teams/:teamId': null,
+  'GET /api/teams/:teamId/members': null,
+  'DELETE /api/teams/:teamId/members/:accountId': null,
+  'POST /api/teams/:teamId/members/:accountId/reset-code': null,
+  'GET /api/teams/:teamId/invites': null,
+  'POST /api/teams/:teamId/invites': () => ({ id: randomUUID(), many: false }),
+  'DELETE /api/teams/:teamId/invites/:inviteId': null,
+  'GET /api/teams/:teamId/opponents': null,
+  'POST /api/teams/:teamId/opponents': () => anOpponent({ name: 'Planted' }),
+  'PUT /api/teams/:teamId/opponents/:id': ({ opponent }) => ({
+    ...opponent,
+    name: 'Renamed',
+    version: 1,
+  }),
+  'GET /api/teams/:teamId/people': null,
+  'POST /api/teams/:teamId/people': () => aPerson({ name: 'Planted' }),
+  'PUT /api/teams/:teamId/people/:id': ({ pitcher }) => ({
+    ...pitcher,
+    name: 'Renamed',
+    version: 1,
+  }),
+  'POST /api/teams/:teamId/people/import': () => ({ people: [aPerson({ name: 'Planted' })] }),
+  'DELETE /api/teams/:teamId/people/:id': null,
+  'GET /api/teams/:teamId/export': null,
+  'GET /api/teams/:teamId/thumbs': null,
+  'GET /api/teams/:teamId/together': null,
+  'POST /api/teams/:teamId/together': () => ({ id: randomUUID(), kind: 'pop' }),
+  'POST /api/teams/:teamId/together/:id/times': () => ({ event: 1, seconds: 1.4 }),
+  'GET /api/teams/:teamId/batting': null,
+  'PUT /api/teams/:teamId/batting/:id': ({ pitcher }) => ({
+    ...aSeasonAtBat(pitcher.id),
+    version: 1,
+  }),
+  'DELETE /api/teams/:teamId/batting/:id': null,
+  'POST /api/teams/:teamId/batting/import': ({ pitcher }) => ({
+    batting: [aSeasonAtBat(pitcher.id)],
+  }),
+  'GET /api/teams/:teamId/batting-order': null,
+  'PUT /api/teams/:teamId/batting-order': ({ pitcher }) => ({
+    personIds: [pitcher.id],
+    version: 0,
+  }),
+  'GET /api/teams/:teamId/test-dives': null,
+  'POST /api/teams/:teamId/test-dives': ({ pitcher }) => aTestDive(pitcher.id),
+  'DELETE /api/teams/:teamId/test-dives/:id': null,
+  'GET /api/teams/:teamId/gate-devices': null,
+  'POST /api/teams/:teamId/gate-devices': () => ({ id: randomUUID(), name: 'Planted' }),
+  'PUT /api/teams/:teamId/gate-devices/:id/runner': ({ pitcher }) => ({ personId: pitcher.id }),
+  'DELETE /api/teams/:teamId/gate-devices/:id': null,
+  'GET /api/teams/:teamId/gate-runs': null,
+  'POST /api/teams/:teamId/readings/import': ({ pitcher }) => ({
+    readings: [aDelivery(pitcher.id)],
+  }),
+  'GET /api/teams/:teamId/readings': null,
+  'POST /api/teams/:teamId/readings': ({ pitcher }, { readings }) => ({
+    steps: [
+      { step: 'add', draft: aDelivery(pitcher.id) },
+      { step: 'judge', readingId: readings, reason: 'wrong tap', vouched: false },
+      { step: 'delete', readingId: readings },
+    ],
+  }),
+};
+export const ACCOUNT_ROUTES = [
+  'GET /api/accounts/me',
+  'DELETE /api/accounts/me',
+  'DELETE /api/accounts/sessions',
+  'PUT /api/accounts/password',
+  'GET /api/teams/imports/:id',
+  'GET /api/teams',
+  'POST /api/teams',
+  'POST /api/teams/join',
+  'POST /api/teams/import',
+  'GET /api/thumbs',
+  'POST /api/thumbs',
+  'DELETE /api/thumbs',
+];
+export const OPEN_ROUTES = [
+  'GET /api/accounts/welcome',
+  'POST /api/accounts',
+  'POST /api/accounts/session',
+  'POST /api/accounts/reset',
+  'POST /api/accounts/demo-session',
+  'DELETE /api/accounts/session',
+  // By the token of a device.
+  'POST /api/gates/events',
+];
+
+export interface Ids {
+  accountId: string;
+  inviteId: string;
+  opponents: string;
+  people: string;
+  readings: ReadingId;
+  together: string;
+  'test-dives': string;
+  batting: string;
+  'gate-devices': string;
+}
+
+/** A season with one of everything, and the ids of it. */
+export async function aFullSeason(api: Api): Promise<{ season: Season; ids: Ids }> {
+  const season = await aSeason(api);
+  const { coach, base, pitcher, opponent } = season;
+  const delivery = aDelivery(pitcher.id);
+  await tap(coach, base, delivery);
+  const { body: invite } = await coach.call<Invite>('POST', `${base}/invites`, {
+    id: randomUUID(),
+    many: false,
+  });
+  const together = randomUUID();
+  await coach.call('POST', `${base}/together`, { id: together, kind: 'pop' });
+  const device = randomUUID();
+  await coach.call('POST', `${base}/gate-devices`, { id: device, name: 'Gates' });
+  const dive = aTestDive(pitcher.id);
+  await coach.call('POST', `${base}/test-dives`, dive);
+  const ids: Ids = {
+    together,
+    'test-dives': dive.id,
+    batting: pitcher.id,
+    'gate-devices': device,
+    accountId: coach.account.id,
+    inviteId: invite.id,
+    opponents: opponent.id,
+    people: pitcher.id,
+    readings: delivery.id,
+  };
+  return { season, ids };
+}
+
+export function addressOf(route: string, teamId: string, ids: Ids): [method: string, path: string] {
+  const [method = '', pattern = ''] = route.split(' ');
+  const path = pattern
+    .replace(':teamId', teamId)
+    .replace(':accountId', ids.accountId)
+    .replace(':inviteId', ids.inviteId)
+    .replace(
+      /(opponents|people|readings|together|test-dives|batting|gate-devices)\/:id/,
+      (_, kind: keyof Ids) => `${kind}/${ids[kind]}`,
+    );
+  return [method, path];
+}

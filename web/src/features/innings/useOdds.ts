@@ -1,0 +1,89 @@
+import {
+  gameRulesOf,
+  playLevelOf,
+  withoutSteals,
+  type GameRules,
+  type PlayChanges,
+  type TeamLevel,
+} from '@bradyon/core/innings';
+import type { Ruleset } from '@bradyon/core/rules';
+import type { LevelName } from '@bradyon/core/timing';
+import { useTeam } from '../teams/index.ts';
+import { keepLast } from '../timing/index.ts';
+import { makeTables, openGame, type Game, type GameAsked } from './game.ts';
+import { ratesBySpot, type Batter, type Combined } from './sides.ts';
+import { useSituation, type Situation } from './situation.ts';
+import { useSides } from './useSides.ts';
+import { useTables } from './useTables.ts';
+
+const levelFor = keepLast((name: LevelName, changes: PlayChanges, stealAllowed: boolean) => {
+  const level = playLevelOf(name, changes);
+  return stealAllowed ? level : withoutSteals(level);
+});
+const rulesFor = keepLast(gameRulesOf);
+/** Both sides average: under a few milliseconds, so it is made on the spot. */
+const averageFor = keepLast((level: TeamLevel, rules: GameRules, ruleset: Ruleset) => {
+  const { stealAllowed, buntAllowed } = ruleset;
+  const allowed = { stealAllowed, buntAllowed };
+  const asked = { level, rules, ours: [level.rates], theirs: level.rates, allowed };
+  return openGame(asked, makeTables(asked));
+});
+
+export interface OddsInView {
+  game: Game;
+  /** The same between two average sides. */
+  average: Game;
+  level: TeamLevel;
+  situation: Situation;
+  set: (change: Partial<Situation>) => void;
+  /** Ours in the order in which they bat. */
+  order: Batter[];
+  /** Who is up, or leads off next while they bat; null without anybody. */
+  up: Batter | null;
+  theirs: Combined & { name: string; batters: Batter[] };
+  /** Whether what is shown is of the line-up that is asked about. */
+  isCurrent: boolean;
+  isLoading: boolean;
+  error: Error | null;
+  retry: () => void;
+}
+
+/**
+ * The odds of a supposed situation between our order and whom we face, with the tables they rest on. Those of a line-up come from the worker and are kept; until
+ * they are there the last ones stand, or those of two average sides.
+ */
+export function useOdds(): OddsInView {
+  const team = useTeam();
+  const { situation, set } = useSituation(team.id);
+  const level = levelFor(team.id, team.level, team.playChanges, team.ruleset.stealAllowed);
+  const rules = rulesFor(team.id, team.ruleset);
+  const { ours, theirs, ...loading } = useSides(level);
+  const average = averageFor(team.id, level, rules, team.ruleset);
+  const asked: GameAsked = {
+    level,
+    rules,
+    ours: ratesBySpot(ours, level),
+    theirs: theirs.rates,
+    allowed: average.allowed,
+  };
+  const isAverage = asked.ours.length === 1 && theirs.known === 0;
+  const tables = useTables(isAverage || loading.isLoading ? null : asked);
+  const game = isAverage || !tables.game ? average : tables.game;
+  return {
+    game,
+    average,
+    level,
+    situation,
+    set,
+    order: ours,
+    up: ours[situation.spot % Math.max(1, ours.length)] ?? null,
+    theirs,
+    isCurrent: isAverage || tables.isCurrent,
+    isLoading: loading.isLoading,
+    error: loading.error ?? tables.error,
+    retry: () => {
+      loading.retry();
+      if (tables.error) tables.retry();
+    },
+  };
+}
