@@ -20,7 +20,7 @@ export interface TestDiveRecord extends TestDive {
 }
 
 /** What of a test dive does not go together, or null. */
-export function testDiveMisfit({ result, inchesShort }: TestDiveRecord): Misfit | null {
+function testDiveMisfit({ result, inchesShort }: TestDiveRecord): Misfit | null {
   if ((result === 'short') === (inchesShort !== null)) return null;
   return {
     path: 'inchesShort',

@@ -27,7 +27,7 @@ type PartOf<T, Key extends keyof T> =
     ? Part<Exclude<T[Key], undefined>, 'optional'>
     : Part<T[Key], 'required'>;
 
-export type Checked<T> = { ok: true; value: T } | { ok: false; errors: Misfit[] };
+type Checked<T> = { ok: true; value: T } | { ok: false; errors: Misfit[] };
 
 /** A rule for a whole message or file. */
 export interface Contract<T> extends Rule<T> {

@@ -108,7 +108,7 @@ export interface Since {
 export const sinceContract = contract<Since>({ since: required(markRule) });
 
 /** Sets a reading aside for a reason, or with null lets it count; vouched for: it is right as it is. */
-export interface Judgement {
+interface Judgement {
   reason: AsideReason | null;
   vouched: boolean;
 }
@@ -138,7 +138,7 @@ export interface StepAnswers {
 }
 
 /** Steps in one request, at most. */
-export const MOST_STEPS = 200;
+const MOST_STEPS = 200;
 
 const readingId = required(id<ReadingId>('Say which time it is.'));
 const stepContract = oneShapeOf<ReadingStep, 'step'>('step', {

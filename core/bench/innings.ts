@@ -22,7 +22,7 @@ const GAMES = 20_000;
 /** Draws have to reach what the vectors are held to. */
 const PRECISION = 1e-6;
 
-/** The chain, the book of a game, line-ups, the best choices, and the book by playing games out instead. */
+/** The chain, the book of a game, line-ups, the best choices, and the book by playing games out instead. @public asked for by scripts/bench.mjs */
 export function benchInnings(print: Print): void {
   const chain = chainOf(level);
   print(

@@ -30,7 +30,7 @@ const DRAWS = 200_000;
 /** What the closed form is off by, at most, and what draws therefore have to reach. */
 const PRECISION = 2e-4;
 
-/** One race, one threshold, the board, the safe lead, and the race by drawing lots instead. */
+/** One race, one threshold, the board, the safe lead, and the race by drawing lots instead. @public asked for by scripts/bench.mjs */
 export function benchSteals(print: Print): void {
   const random = makeRandom(17);
   const somebody = (...contexts: ReadingContext[]) => {

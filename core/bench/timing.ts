@@ -24,7 +24,7 @@ const CONTEXTS: ReadingContext[] = [
   plainContext('homeToFirst'),
 ];
 
-/** Estimates of one population, and of a roster after one more tap. */
+/** Estimates of one population, and of a roster after one more tap. @public asked for by scripts/bench.mjs */
 export function benchTiming(print: Print): void {
   const random = makeRandom(5);
   const draw = (context: ReadingContext, owner: string): Reading => {

@@ -10,7 +10,6 @@ export {
   readPeople,
   writePeople,
   type MakeId,
-  type PeopleRead,
   type PersonColumn,
 } from './people.ts';
 export {

@@ -1,4 +1,4 @@
-export { chainOf, type Batting, type Chain, type Transition } from './chain.ts';
+export { chainOf, type Batting, type Chain } from './chain.ts';
 export { PLAY_LEVELS } from './playLevels.ts';
 export {
   describeAdvanceMisfit,
@@ -6,28 +6,16 @@ export {
   EVENTS,
   INFIELDS,
   NO_SITUATION,
-  type Advance,
-  type BattingEvent,
   type BattingRates,
   type BuntOutcomes,
-  type ByOuts,
   type ContactShares,
-  type Infield,
-  type PlayLevel,
-  type SituationFactors,
   type SqueezeOutcomes,
 } from './rates.ts';
-export { MOST_RUNS, runDistributions, runExpectancies, scoringChances } from './runs.ts';
+export { runDistributions, runExpectancies, scoringChances } from './runs.ts';
 export {
   baseOut,
-  basesOf,
   FIRST,
-  isOver,
   loadOf,
-  outsOf,
-  overWith,
-  runnersOn,
-  SECOND,
   stateLabel,
   STATES,
   THIRD,
@@ -50,7 +38,6 @@ export {
   plainRules,
   type GameRules,
   type Half,
-  type Standing,
 } from './game.ts';
 export { openBook, winBook, type WinBook } from './book.ts';
 export { winTables, type WinTables } from './winTables.ts';
@@ -59,7 +46,6 @@ export {
   sideOf,
   sideRunExpectancies,
   sideScoringChances,
-  type HalfEnds,
   type BattingSide,
 } from './side.ts';
 export {
@@ -72,7 +58,7 @@ export {
 } from './breakEven.ts';
 export { byRuns, byWin, type Value } from './value.ts';
 export { usualChance } from './usual.ts';
-export { sacrificeChain, sacrificeFrom, twoStrikeRates } from './sacrifice.ts';
+export { sacrificeChain, sacrificeFrom } from './sacrifice.ts';
 export { squeezeFrom } from './squeeze.ts';
 export { contactValue, infieldInSaves, stepsWorth, walkValue } from './tactics.ts';
 export {
@@ -80,13 +66,12 @@ export {
   policyByRuns,
   tacticsOf,
   type Action,
-  type RunPolicy,
   type StealChances,
   type Tactics,
 } from './policy.ts';
-export { policyByWin, type BestChoice, type WinPolicy } from './winPolicy.ts';
+export { policyByWin } from './winPolicy.ts';
 export { gameRulesOf } from './rulesOf.ts';
-export { CAUTION, SAYINGS, testSayings, type Saying, type SayingTested } from './sayings.ts';
+export { CAUTION, testSayings, type Saying, type SayingTested } from './sayings.ts';
 export {
   describeTotalsMisfit,
   BUNT_WEIGHT,
@@ -97,5 +82,4 @@ export {
   TOTALS,
   totalsTogether,
   type BattingTotals,
-  type OwnRates,
 } from './own.ts';

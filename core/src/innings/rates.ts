@@ -15,7 +15,7 @@ export type BattingEvent = (typeof EVENTS)[number];
 export type BattingRates = Record<BattingEvent, number>;
 
 /** A share for none, one and two outs before the play. */
-export type ByOuts = readonly [number, number, number];
+type ByOuts = readonly [number, number, number];
 
 /** What runners do on each event, and between pitches. Shares 0..1. */
 export interface Advance {

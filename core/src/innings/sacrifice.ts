@@ -14,7 +14,7 @@ import { basesOf, FIRST, outsOf, THIRD, type BaseOut, type Bases } from './state
 const MOST_STRIKEOUTS = 0.9;
 
 /** A batter's rates with two strikes on him: he strikes out more often, and all else less. */
-export function twoStrikeRates(rates: BattingRates, factor: number): BattingRates {
+function twoStrikeRates(rates: BattingRates, factor: number): BattingRates {
   const strikeout = Math.min(MOST_STRIKEOUTS, rates.strikeout * factor);
   const share = (1 - strikeout) / (1 - rates.strikeout);
   const all = EVENTS.map((event) => [event, rates[event] * share] as const);

@@ -5,7 +5,7 @@ import { stepsWorth } from './tactics.ts';
 import type { Value } from './value.ts';
 
 /** Old sayings that can be put to the numbers. */
-export const SAYINGS = ['outsAtThird', 'fourInFive', 'buntHimOver', 'baseToBase'] as const;
+const SAYINGS = ['outsAtThird', 'fourInFive', 'buntHimOver', 'baseToBase'] as const;
 export type Saying = (typeof SAYINGS)[number];
 
 /** How a saying fares here: what was found, and whether it holds. */

@@ -5,7 +5,7 @@ import { BY_LOAD } from './runs.ts';
 import { isOver, loadOf, STATES, type BaseOut } from './state.ts';
 
 /** The best that can be done in one situation. */
-export interface BestChoice {
+interface BestChoice {
   /** The home team's chance. */
   homeWin: number;
   action: Action;

@@ -48,7 +48,7 @@ export interface OwnReturn {
 }
 
 /** Nobody in particular, as the level's constants have him. */
-export const TYPICAL_RETURN: OwnReturn = { laterSeconds: 0, sdSeconds: 0 };
+const TYPICAL_RETURN: OwnReturn = { laterSeconds: 0, sdSeconds: 0 };
 
 /**
  * From the first move to the base to his hand on the bag, seconds.

@@ -2,33 +2,19 @@ export {
   CORNERS,
   LEAD_MODES,
   MODE_EFFECTS,
-  returnSdSeconds,
   returnSeconds,
   tagsAtBase,
-  TYPICAL_RETURN,
   type Corner,
   type LeadMode,
-  type OwnReturn,
   type Stance,
 } from './back.ts';
-export {
-  CUES,
-  daylight,
-  HIPS,
-  HIPS_FEET,
-  longestDaylightLead,
-  type Cue,
-  type Daylight,
-  type DaylightPick,
-  type Hips,
-} from './daylight.ts';
+export { CUES, daylight, longestDaylightLead, type Cue } from './daylight.ts';
 export {
   chancePicked,
   coverOfSecond,
   coverOfThird,
   longestLead,
   longestLeadBetween,
-  type DoubtfulThrow,
   type Throw,
 } from './picked.ts';
 export {
@@ -39,7 +25,7 @@ export {
   type SecondaryPlan,
   type Stride,
 } from './secondary.ts';
-export { stepsToLead, walkOffThird, type Step, type Walk } from './feet.ts';
+export { stepsToLead, walkOffThird } from './feet.ts';
 export {
   DIVE_RESULTS,
   ownReturn,
@@ -48,23 +34,6 @@ export {
   type KnownReturn,
   type TestDive,
 } from './own.ts';
-export {
-  bestLead,
-  THROWS_OVER,
-  tradeOff,
-  type BestLead,
-  type LeadPoint,
-  type Stakes,
-  type ThrowsOver,
-} from './tradeOff.ts';
-export { judgeLeaving, type LeaveJudged } from './leave.ts';
-export {
-  fromSecond,
-  hipsOf,
-  picksAtSecond,
-  SECOND_PICKS,
-  type OffSecond,
-  type PickAtSecond,
-  type SecondPick,
-  type SecondQuestion,
-} from './second.ts';
+export { bestLead, THROWS_OVER, tradeOff, type BestLead, type ThrowsOver } from './tradeOff.ts';
+export { judgeLeaving } from './leave.ts';
+export { fromSecond, hipsOf, picksAtSecond, type OffSecond, type SecondPick } from './second.ts';

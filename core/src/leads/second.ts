@@ -11,7 +11,7 @@ export interface OffSecond {
 }
 
 /** How second base can be thrown to with a runner off it. */
-export const SECOND_PICKS = ['daylight', 'timing', 'insideTurn'] as const;
+const SECOND_PICKS = ['daylight', 'timing', 'insideTurn'] as const;
 export type SecondPick = (typeof SECOND_PICKS)[number];
 
 export interface SecondQuestion {

@@ -20,7 +20,7 @@ export interface Race {
 }
 
 /** One way the throw can go. */
-export interface RacePart {
+interface RacePart {
   pitch: WeightedPitch['pitch'];
   throw: 'onLine' | 'offLine' | 'wild';
   weight: number;
@@ -133,10 +133,7 @@ export function doubtSeconds({ delivery, pop, run, jump }: Race): number {
 }
 
 /** Where the chance lies, eight times in ten, when the means may be off by so much. */
-export function chanceInterval(
-  race: Race,
-  doubt = doubtSeconds(race),
-): [low: number, high: number] {
+function chanceInterval(race: Race, doubt = doubtSeconds(race)): [low: number, high: number] {
   const even = readyRace(race, 'spreadSeconds');
   return [chanceAt(even, -EIGHT_IN_TEN * doubt), chanceAt(even, EIGHT_IN_TEN * doubt)];
 }

@@ -3,7 +3,6 @@ export {
   describeLeadRule,
   LEAD_RULES,
   SPORTS,
-  type LeadRule,
   type Ruleset,
   timesFromRelease,
   type Sport,

@@ -1,6 +1,6 @@
-export { distanceAfter, speedAfter, timeToCover, type SpeedCurve } from './curve.ts';
-export { diveSeconds, type Back } from './dive.ts';
-export { fitSprint, predictRun, type SprintFit, type TimedRun } from './fit.ts';
+export { distanceAfter, speedAfter, timeToCover } from './curve.ts';
+export { diveSeconds } from './dive.ts';
+export { fitSprint, predictRun, type TimedRun } from './fit.ts';
 export { simulateGateRun } from './gateRun.ts';
 export { missingOf, wantedOf, type Missing } from './missing.ts';
 export {
@@ -13,7 +13,7 @@ export {
   type StartComparison,
 } from './populations.ts';
 export { countOf, runnerOf, type Runner } from './runner.ts';
-export { curveOf, runSeconds, runSpreadSeconds, stealFeet, type Gait, type Run } from './runs.ts';
+export { runSeconds, runSpreadSeconds, type Gait, type Run } from './runs.ts';
 export {
   commonLeadFeet,
   conditionsOf,
@@ -23,5 +23,4 @@ export {
   usualRun,
   usualStart,
   type Conditions,
-  type Mover,
 } from './typical.ts';

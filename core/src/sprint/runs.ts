@@ -89,7 +89,7 @@ export function runSpreadSeconds(run: Run): number {
 }
 
 /** Nobody starts quicker than he can run. */
-export function curveOf(gait: Gait, startSpeed: number): SpeedCurve {
+function curveOf(gait: Gait, startSpeed: number): SpeedCurve {
   return { ...gait, startSpeed: Math.min(startSpeed, gait.topSpeed) };
 }
 

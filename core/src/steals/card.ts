@@ -2,13 +2,13 @@ import { judgeSteal, type Judging } from './steal.ts';
 import type { Leg, StealQuestion } from './legs.ts';
 
 /** What a runner may go on at one pop. */
-export interface CardCell {
+interface CardCell {
   popSeconds: number;
   /** Go if the pitch takes this long or longer, rounded up to the hundredth; null: he may always go. */
   slowestSeconds: number | null;
 }
 
-export interface GoCardRow<Id> {
+interface GoCardRow<Id> {
   id: Id;
   run: Leg;
   cells: CardCell[];

@@ -24,7 +24,7 @@ import { startOf, type Start, type StealBase, type StealKind } from './kinds.ts'
  * What a time of the race rests on: `timed` the person's own readings of just this; `reckoned` from
  * others of his; `typical` of the level, when nothing of his own is known.
  */
-export type Basis = 'timed' | 'reckoned' | 'typical';
+type Basis = 'timed' | 'reckoned' | 'typical';
 
 export type LegName =
   'delivery' | 'flight' | 'windUp' | 'surprise' | 'pop' | 'tag' | 'jump' | 'run';
@@ -39,7 +39,7 @@ export interface Leg {
 }
 
 /** A player and what is timed of him. */
-export interface Timed {
+interface Timed {
   person: Pick<Person, 'throws' | 'bats'>;
   populations: readonly Population[];
 }

@@ -22,7 +22,7 @@ import {
 } from './legs.ts';
 
 /** `untimed`: too little of these people's own is known to tell. */
-export const VERDICTS = ['go', 'close', 'stay', 'untimed'] as const;
+const VERDICTS = ['go', 'close', 'stay', 'untimed'] as const;
 export type Verdict = (typeof VERDICTS)[number];
 
 /** How one steal comes out. Chances 0..1. */

@@ -5,19 +5,15 @@ export {
   nextReadingTail,
   predictNext,
   repsNeeded,
-  type Belief,
-  type NextTime,
   type DoubtfulSpread,
   type TimedSeconds,
 } from './belief.ts';
-export type { Calibration } from './calibration.ts';
 export {
   constantOf,
   LEVEL_CONSTANT_KEYS,
   LEVEL_CONSTANTS,
   levelOf,
   type LevelChanges,
-  type LevelConstant,
   type LevelConstantKey,
 } from './constants.ts';
 export { lateTaps, nextThumbPitch, type ThumbPitch } from './thumbDrill.ts';
@@ -29,7 +25,7 @@ export {
   spreadOf,
   type Estimate,
 } from './estimate.ts';
-export { describeBeamMisfit, splitsOfBeams, type Beam, type GateSplits } from './gates.ts';
+export { describeBeamMisfit, splitsOfBeams, type Beam } from './gates.ts';
 export { EARLY_TELLABLE_SECONDS, judgeLeave, type LeaveVerdict } from './leave.ts';
 export {
   LEVEL_NAMES,
@@ -43,7 +39,6 @@ export { byPopulation, populationKey } from './population.ts';
 export {
   ASIDE_REASONS,
   DELIVERY_STYLES,
-  KIND_RULES,
   METHODS,
   READING_KINDS,
   START_TECHNIQUES,
@@ -73,14 +68,7 @@ export {
   type ThumbRep,
   type TogetherSpread,
 } from './thumb.ts';
-export {
-  THUMB_PRIORS,
-  thumbPriorFor,
-  timerOf,
-  type ThumbPrior,
-  type Thumbs,
-  type Timer,
-} from './timer.ts';
+export { THUMB_PRIORS, thumbPriorFor, timerOf, type Thumbs } from './timer.ts';
 export {
   READY,
   WATCH_PLANS,

@@ -85,8 +85,6 @@ const LONGEST_PAUSE_MS = 8000;
 /** So often the server may break on one before it is set aside and the next goes on. */
 const MOST_BREAKS = 4;
 
-export type Outbox = ReturnType<typeof makeOutbox>;
-
 /**
  * One line for everything that the server has to be told: sent in order, several at once, safe to
  * send twice, kept on the device. What is refused is set aside with its reason and holds up nothing.

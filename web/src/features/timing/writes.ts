@@ -22,11 +22,8 @@ export function keptReadings(teamId: TeamId): GrowingList<Reading> {
   });
 }
 
-export const readingIdOf = (step: ReadingStep): ReadingId =>
-  step.step === 'add' ? step.draft.id : step.readingId;
-
 /** As many as the server takes at once. */
-export const MOST_IN_ONE = 200;
+const MOST_IN_ONE = 200;
 
 const STEP_WORDS = { judge: 'Whether a time counts', delete: 'Deleting a time' } as const;
 
