@@ -223,7 +223,9 @@ test('seasons come from a file, ours and theirs, and pull the odds', async ({ pa
   await expect(page.getByText(/3 seasons brought in/)).toBeVisible();
   await coach.go('Odds');
   await page.getByRole('link', { name: 'Line-up' }).click();
-  await expect(page.locator('.lineup-name', { hasText: 'Pita Fonomalu' })).toContainText(/57\s% his own, of 162/);
+  await expect(page.locator('.lineup-name', { hasText: 'Pita Fonomalu' })).toContainText(
+    /57\s% his own, of 162/,
+  );
   await expect
     .poll(async () => Number(await theirs.locator('.figure').first().innerText()))
     .toBeGreaterThan(before + 1);

@@ -17,6 +17,10 @@ async function expectAccessible(page: Page, colorScheme: 'light' | 'dark'): Prom
   expect(found).toEqual([]);
 }
 
+/** Before anybody is signed in. */
+const FRONT = ['/sign-in', '/sign-up', '/reset'];
+/** Of a coach who is signed in, and of no team. */
+const OWN = ['/account', '/teams'];
 const SCREENS = [
   'timing',
   'timing?watch=innings',
@@ -47,6 +51,8 @@ const SCREENS = [
   'rules',
   'staff',
 ];
+/** What only the softball team has. */
+const SOFTBALL_SCREENS = ['timing?watch=leave', 'leads', 'steals'];
 
 // The night's colours are the same on a phone.
 const LOOKS = [
@@ -55,46 +61,62 @@ const LOOKS = [
   { device: 'phone', viewport: { width: 390, height: 844 }, colorScheme: 'light' },
 ] as const;
 
+interface DemoTeams {
+  baseball: string;
+  softball: string;
+  person: string;
+}
+
+/** The demo's coach is signed in already; which teams there are. */
+async function enterDemo(page: Page): Promise<DemoTeams> {
+  const [name = '', value = ''] = (process.env['BRADYON_DEMO_COOKIE'] ?? '').split('=');
+  await page.context().addCookies([{ name, value, url: process.env['BRADYON_URL'] ?? '' }]);
+  const get = async (path: string) =>
+    (await (await page.request.get(path)).json()) as { id: string; name: string }[];
+  const teams = await get('/api/teams');
+  const [baseball = '', softball = ''] = teams.map(({ id }) => id);
+  const people = await get(`/api/teams/${baseball}/people`);
+  const person = people.find((each) => each.name === 'Dara Whitlock')?.id ?? '';
+  return { baseball, softball, person };
+}
+
+async function expectFits(page: Page, colorScheme: 'light' | 'dark'): Promise<void> {
+  await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
+  await expect(page.getByText(/^Getting/)).toHaveCount(0);
+  await expectAccessible(page, colorScheme);
+  const overflow = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  );
+  expect(overflow, 'it is wider than the screen').toBe(0);
+}
+
 for (const { device, viewport, colorScheme } of LOOKS) {
-  test(`every screen on a ${device} in ${colorScheme} colours is accessible and fits`, async ({
-    browser,
-  }) => {
-    test.setTimeout(180_000);
-    const context = await browser.newContext({ viewport, colorScheme, reducedMotion: 'reduce' });
-    const page = await context.newPage();
-    for (const path of ['/sign-in', '/sign-up']) {
-      await page.goto(path);
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-      await expectAccessible(page, colorScheme);
+  test.describe(`on a ${device} in ${colorScheme} colours`, () => {
+    test.use({ viewport, colorScheme });
+    for (const path of FRONT) {
+      test(`${path} is accessible and fits`, async ({ page }) => {
+        await page.goto(path);
+        await expectFits(page, colorScheme);
+      });
     }
-    await new Coach(page).openDemo();
-    const base = page.url().replace(/timing$/, '');
-    await page.goto(`${base}people`);
-    await page.getByRole('link', { name: 'Dara Whitlock' }).click();
-    const person = page.url().replace(base, '');
-    // What only the softball team has.
-    const softball = await page.evaluate(async () => {
-      const teams = (await (await fetch('/api/teams')).json()) as { id: string }[];
-      return teams.at(-1)?.id ?? '';
-    });
-    for (const screen of [
-      ...SCREENS,
-      person,
-      '../',
-      `../${softball}/timing?watch=leave`,
-      `../${softball}/leads`,
-      `../${softball}/steals`,
-    ]) {
-      await page.goto(base + screen);
-      await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
-      await expect(page.getByText(/^Getting/)).toHaveCount(0);
-      await expectAccessible(page, colorScheme);
-      const overflow = await page.evaluate(
-        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-      );
-      expect(overflow, `${screen} is wider than the screen`).toBe(0);
+    const inside: [name: string, address: (teams: DemoTeams) => string][] = [
+      ...OWN.map((path): [string, () => string] => [path, () => path]),
+      ...SCREENS.map((screen): [string, (teams: DemoTeams) => string] => [
+        screen,
+        ({ baseball }) => `/teams/${baseball}/${screen}`,
+      ]),
+      ...SOFTBALL_SCREENS.map((screen): [string, (teams: DemoTeams) => string] => [
+        `softball's ${screen}`,
+        ({ softball }) => `/teams/${softball}/${screen}`,
+      ]),
+      ["a person's times", ({ baseball, person }) => `/teams/${baseball}/timing/${person}`],
+    ];
+    for (const [name, address] of inside) {
+      test(`${name} is accessible and fits`, async ({ page }) => {
+        await page.goto(address(await enterDemo(page)));
+        await expectFits(page, colorScheme);
+      });
     }
-    await context.close();
   });
 }
 

@@ -13,6 +13,8 @@ export default async function setup(): Promise<() => Promise<void>> {
   process.env['BRADYON_URL'] = server.address;
   process.env['BRADYON_APP_URL'] = appUrl;
   process.env['BRADYON_SECRET'] = sessionSecret;
+  const demo = await fetch(`${server.address}/api/accounts/demo-session`, { method: 'POST' });
+  process.env['BRADYON_DEMO_COOKIE'] = demo.headers.get('set-cookie')?.split(';')[0] ?? '';
   return async () => {
     await server.stop();
     cluster.stop();

@@ -127,6 +127,44 @@ export class Coach {
     await this.page.getByRole('link', { name: 'Vance Tolliver' }).waitFor();
   }
 
+  /** Another player of the opponent, behind the back of the pages. @returns the id */
+  async addTheirs(name: string, positions: string[]): Promise<string> {
+    const base = `/api/teams/${this.page.url().split('/')[4] ?? ''}`;
+    const { request } = this.page;
+    const opponents = (await (await request.get(`${base}/opponents`)).json()) as { id: string }[];
+    const id = randomUUID();
+    const answer = await request.post(`${base}/people`, {
+      data: {
+        id,
+        opponentId: opponents[0]?.id ?? null,
+        number: '31',
+        name,
+        throws: 'left',
+        bats: 'left',
+        positions,
+        leadFeet: null,
+        retired: false,
+      },
+    });
+    if (answer.status() !== 201) throw new Error(await answer.text());
+    await this.page.reload();
+    await this.page.getByRole('link', { name }).waitFor();
+    return id;
+  }
+
+  /** Deletes somebody behind the back of the pages. */
+  async deletePerson(name: string): Promise<void> {
+    const base = `/api/teams/${this.page.url().split('/')[4] ?? ''}`;
+    const { request } = this.page;
+    const people = (await (await request.get(`${base}/people`)).json()) as {
+      id: string;
+      name: string;
+    }[];
+    const id = people.find((person) => person.name === name)?.id ?? '';
+    const answer = await request.delete(`${base}/people/${id}`);
+    if (answer.status() !== 204) throw new Error(await answer.text());
+  }
+
   /** The demo's baseball team as one of his own: for stories that change what others look at. */
   async openOwnDemo(): Promise<void> {
     // Without a page: one that is open as the demo's coach must not find itself another's.

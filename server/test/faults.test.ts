@@ -252,7 +252,7 @@ describe('a server that is told to stop', () => {
 
   it('ends with whoever started it, however that one ended', async () => {
     const { child } = await aProcess();
-    child.stdin?.destroy();
+    child.stdin.destroy();
     expect(await ended(child)).toBe(0);
   });
 });

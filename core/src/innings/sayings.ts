@@ -5,8 +5,7 @@ import { stepsWorth } from './tactics.ts';
 import type { Value } from './value.ts';
 
 /** Old sayings that can be put to the numbers. */
-const SAYINGS = ['outsAtThird', 'fourInFive', 'buntHimOver', 'baseToBase'] as const;
-export type Saying = (typeof SAYINGS)[number];
+export type Saying = 'outsAtThird' | 'fourInFive' | 'buntHimOver' | 'baseToBase';
 
 /** How a saying fares here: what was found, and whether it holds. */
 export type SayingTested =

@@ -11,8 +11,7 @@ export interface OffSecond {
 }
 
 /** How second base can be thrown to with a runner off it. */
-const SECOND_PICKS = ['daylight', 'timing', 'insideTurn'] as const;
-export type SecondPick = (typeof SECOND_PICKS)[number];
+export type SecondPick = 'daylight' | 'timing' | 'insideTurn';
 
 export interface SecondQuestion {
   level: Level;

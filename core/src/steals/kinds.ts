@@ -11,8 +11,7 @@ export type StealBase = (typeof STEAL_BASES)[number];
  * the lead, `delayed` shuffling off and going as the ball is in the mitt. Without: `rocker` from a
  * running start behind the bag as the ball leaves the hand, `standing` from the bag.
  */
-const STEAL_KINDS = ['straight', 'hop', 'delayed', 'rocker', 'standing'] as const;
-export type StealKind = (typeof STEAL_KINDS)[number];
+export type StealKind = 'straight' | 'hop' | 'delayed' | 'rocker' | 'standing';
 
 /** Where and how fast he is when he goes. */
 export interface Start {

@@ -22,8 +22,7 @@ import {
 } from './legs.ts';
 
 /** `untimed`: too little of these people's own is known to tell. */
-const VERDICTS = ['go', 'close', 'stay', 'untimed'] as const;
-export type Verdict = (typeof VERDICTS)[number];
+export type Verdict = 'go' | 'close' | 'stay' | 'untimed';
 
 /** How one steal comes out. Chances 0..1. */
 export interface Steal {

@@ -4,7 +4,7 @@ export { growingList, type GrowingList } from './growing.ts';
 export { newId } from './ids.ts';
 export type { Answer, Entry } from './outbox.ts';
 export { RefusedError, request } from './request.ts';
-export { beginSession, endSession, session } from './session.ts';
+export { beginSession, endSession, lastAccount, session } from './session.ts';
 export { currentOf } from './stale.ts';
 export { hearTabs } from './tabs.ts';
 export { useContractForm } from './useContractForm.ts';

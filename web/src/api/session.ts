@@ -13,7 +13,7 @@ export const session = createStore<{ account: Session | null }>(() => ({ account
 
 /** This tab works for the account from here on; the other tabs are told when it is another one. */
 export function beginSession(account: Session): void {
-  const before = kept();
+  const before = lastAccount();
   session.setState({ account: { id: account.id, name: account.name } });
   keep(account.id);
   if (before !== account.id) tellTabs({ type: 'session', accountId: account.id });
@@ -29,11 +29,14 @@ export function endSession(): void {
 /** The account of this tab as long as no other tab has signed out or let another coach in, else null. */
 export function currentAccount(): AccountId | null {
   const id = session.getState().account?.id ?? null;
-  return id !== null && kept() === id ? id : null;
+  return id !== null && lastAccount() === id ? id : null;
 }
 
-// Local storage is one for all tabs and is read at once: a tab that slept through a sign-out finds it here.
-function kept(): string | null {
+/**
+ * Whose data this device keeps. Local storage is one for all tabs and is read at once: a tab that
+ * slept through a sign-out finds it here.
+ */
+export function lastAccount(): string | null {
   try {
     return localStorage.getItem(KEY);
   } catch {

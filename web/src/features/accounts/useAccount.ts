@@ -5,6 +5,7 @@ import {
   endSession,
   forgetServerState,
   hearTabs,
+  lastAccount,
   outbox,
   queryClient,
   RefusedError,
@@ -21,7 +22,7 @@ const NOT_OF_A_TEAM = ['bradyon-theme', LEFT_KEY];
 
 /** Who is signed in; null when nobody is. Kept on the device, so that it opens without network. */
 export function useAccount(): { account: Account | null; isLoading: boolean; error: Error | null } {
-  const { data, isPending, error } = useQuery({
+  const { data, isPending, isFetching, error } = useQuery({
     queryKey: ME,
     queryFn: async () => {
       try {
@@ -36,7 +37,8 @@ export function useAccount(): { account: Account | null; isLoading: boolean; err
   });
   return {
     account: data ?? null,
-    isLoading: isPending,
+    // That nobody was signed in the last time is no answer while it is asked once more.
+    isLoading: isPending || (data === null && isFetching),
     error: data ? null : error,
   };
 }
@@ -58,10 +60,11 @@ export function watchAccount(): void {
       return;
     }
     const account = query.state.data as Account | null | undefined;
-    const before = session.getState().account?.id;
-    if (type !== 'updated' || !account || account.id === before) return;
+    const here = session.getState().account?.id;
+    if (type !== 'updated' || !account || account.id === here) return;
     // The cookie has become another coach's: nothing of the one before may stay on the screen.
-    if (before !== undefined) void changeAccount(account);
+    const before = here ?? lastAccount();
+    if (before !== null && before !== account.id) void changeAccount(account);
     else beginSession(account);
   });
   hearTabs((message) => {

@@ -1,6 +1,6 @@
 import type { ReadingsPage, ReadingStep, StepAnswers } from '@bradyon/contract/timing';
 import type { Reading } from '@bradyon/core/timing';
-import type { PersonId, ReadingId, TeamId } from '@bradyon/core/units';
+import type { PersonId, TeamId } from '@bradyon/core/units';
 import {
   defineWrite,
   teamOf,
