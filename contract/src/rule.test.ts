@@ -39,7 +39,12 @@ describe.each<[string, Rule<never>, unknown[], unknown[]]>([
     ['a\u0000b', 'a\nb', 'a\ud800', '\udc00b'],
   ],
   ['e-mail', email(SAY), ['coach@example.org'], ['coach', `${'a'.repeat(250)}@b.org`, 7]],
-  ['number', number(SAY, { min: 0, max: 2 }), [0, 1.5, 2], [-1, 3, '1', Number.NaN]],
+  [
+    'number',
+    number(SAY, { min: 0, max: 2 }),
+    [0, 1.5, 2],
+    [-1, 3, '1', Number.NaN, { toString: 1 }],
+  ],
   ['whole number', number(SAY, { min: 0, max: 9, whole: true }), [3], [3.5]],
   ['rounded number', number(SAY, { min: 0.1, max: 2, decimals: 1 }), [0.06, 2.04], [0.04, 2.06]],
   ['constant', constant(true), [true], [false, 'true', 1]],
@@ -180,6 +185,7 @@ describe('contract', () => {
       [{ step: 'add' }, '0.n'],
       [{ step: 'drop', n: 1 }, '0.n'],
       [{ step: 'constructor' }, '0.step'],
+      [{ step: { toString: 1 } }, '0.step'],
       [{}, '0.step'],
       [7, '0.step'],
     ]) {

@@ -50,8 +50,9 @@ function leaf<T>(schema: Joi.Schema, say: string, keep = (value: T): T => value)
   return {
     read(value, path, found) {
       const checked = needed.validate(value);
-      if (checked.error) found.push({ path, message: say });
-      return keep(checked.value as T);
+      if (!checked.error) return keep(checked.value as T);
+      found.push({ path, message: say });
+      return value as T;
     },
   };
 }
@@ -274,10 +275,11 @@ export function oneShapeOf<T extends object, Key extends keyof T & string>(
   const byWord = shapes as unknown as Record<string, Rule<T>>;
   return {
     read(value, path, found) {
-      const word =
-        typeof value === 'object' && value !== null && key in value
-          ? String((value as Record<string, unknown>)[key])
-          : '';
+      const given =
+        typeof value === 'object' && value !== null
+          ? (value as Record<string, unknown>)[key]
+          : undefined;
+      const word = typeof given === 'string' || typeof given === 'boolean' ? String(given) : '';
       const rule = Object.hasOwn(byWord, word) ? byWord[word] : undefined;
       if (rule) return rule.read(value, path, found);
       const message = `Send one of: ${Object.keys(byWord).join(', ')}.`;
