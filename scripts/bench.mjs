@@ -10,7 +10,12 @@ import { run } from './say.mjs';
 import { prepare, startServer } from './serve.mjs';
 import { ensureChromium } from './system.mjs';
 
-const INSERTS = 1500;
+const INSERTS = 2000;
+/** As many as a device sends in one request after a few pitches without network. */
+const BATCH = 20;
+const QUEUED = 2000;
+const MANY_READINGS = 50_000;
+const OTHERS = 2000;
 const AT_ONCE = 8;
 const TAPS = 60;
 const CHANGES = 30;
@@ -28,6 +33,8 @@ await run(async () => {
     const { sessionSecret } = cluster;
     server = await startServer({ appUrl, sessionSecret, port: await freePort(0) });
     await benchInserts(server.address, appUrl);
+    await benchGrowth(server.address, ownerUrl(cluster), executablePath);
+    await benchOutbox(server.address, executablePath);
     await benchBrowser(server.address, executablePath);
   } finally {
     await server?.stop();
@@ -70,38 +77,44 @@ async function benchInserts(address, appUrl) {
     method: 'thumb',
     takenAt: new Date().toISOString(),
   });
-  const overHttp = await rate(async () => {
-    const response = await fetch(`${address}${base}/readings`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json', Cookie: cookie },
-      body: JSON.stringify(draft()),
-    });
-    if (response.status !== 201) throw new Error(`a reading was answered with ${response.status}`);
-    await response.arrayBuffer();
-  });
-
   const { Pool } = createRequire(new URL('../server/package.json', import.meta.url))('pg');
   const pool = new Pool({ connectionString: appUrl, max: AT_ONCE });
-  const straight = await rate(async () => {
-    const client = await pool.connect();
-    await client.query('begin');
-    await client.query('select enter_team($1, $2)', [accountId, teamId]);
-    await client.query(
-      `insert into readings (id, person_id, kind, seconds, base, lead_feet, method, taken_at)
-       values ($1, $2, 'steal', 3.41, 'second', 11.5, 'thumb', now())`,
-      [randomUUID(), personId],
-    );
-    await client.query('commit');
-    client.release();
-  });
+  for (const batch of [1, BATCH]) {
+    const overHttp = await rate(async () => {
+      const steps = Array.from({ length: batch }, () => ({ step: 'add', draft: draft() }));
+      const response = await fetch(`${address}${base}/readings`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json', Cookie: cookie },
+        body: JSON.stringify({ steps }),
+      });
+      if (!response.ok) throw new Error(`readings were answered with ${response.status}`);
+      await response.arrayBuffer();
+    }, INSERTS / batch);
+    // The same scope, marks and rows, in as few words as PostgreSQL allows.
+    const straight = await rate(async () => {
+      const client = await pool.connect();
+      await client.query('begin');
+      await client.query('select enter_team($1, $2)', [accountId, teamId]);
+      await client.query(
+        `with marks as (select take_marks($1::integer) as before)
+         insert into readings (id, person_id, kind, seconds, base, lead_feet, method, taken_at, mark)
+         select id, $2, 'steal', 3.41, 'second', 11.5, 'thumb', now(), before + nth
+         from unnest($3::uuid[]) with ordinality as d(id, nth), marks`,
+        [batch, personId, Array.from({ length: batch }, () => randomUUID())],
+      );
+      await client.query('commit');
+      client.release();
+    }, INSERTS / batch);
+    const name = batch === 1 ? 'reading-inserts-one-by-one' : `reading-inserts-by-${batch}`;
+    print(`${name}-over-http`, overHttp * batch, 'per-second');
+    print(`${name}-in-postgresql`, straight * batch, 'per-second');
+    print(`${name}-http-share`, overHttp / straight, 'ratio');
+  }
   await pool.end();
-  print('reading-inserts-over-http', overHttp, 'per-second');
-  print('reading-inserts-in-postgresql', straight, 'per-second');
-  print('reading-inserts-http-share', overHttp / straight, 'ratio');
 }
 
-async function rate(work) {
-  let left = INSERTS;
+async function rate(work, times) {
+  let left = Math.ceil(times);
   const worker = async () => {
     while (left > 0) {
       left -= 1;
@@ -110,7 +123,7 @@ async function rate(work) {
   };
   const start = performance.now();
   await Promise.all(Array.from({ length: AT_ONCE }, worker));
-  return INSERTS / ((performance.now() - start) / 1000);
+  return Math.ceil(times) / ((performance.now() - start) / 1000);
 }
 
 async function signInToDemo(address) {
@@ -122,6 +135,242 @@ async function signInToDemo(address) {
   const base = `/api/teams/${teamId}`;
   const [{ id: personId }] = await get(`${base}/people`);
   return { cookie, base, personId, accountId, teamId };
+}
+
+function ownerUrl({ adminUrl, ownerPassword }) {
+  const url = new URL(adminUrl);
+  url.username = 'bradyon_owner';
+  url.password = ownerPassword;
+  url.pathname = '/bradyon';
+  return url.toString();
+}
+
+/** The demo's baseball team with so many readings more, written straight into the tables. */
+async function grow(owner, teamId, accountId, personIds, howMany) {
+  await owner.query(
+    `insert into readings (team_id, id, person_id, kind, seconds, base, style, method, taken_at,
+                           timed_by, mark)
+     select $1, gen_random_uuid(), $2::uuid[][1 + nth % cardinality($2::uuid[])], 'delivery',
+            1.3 + (nth % 20) * 0.01, 'second', 'legLift', 'thumb',
+            now() - nth * interval '7 minutes', $3, before + nth
+     from generate_series(1, $4::bigint) nth,
+          (select coalesce(max(mark), 0) as before from readings where team_id = $1) marks`,
+    [teamId, personIds, accountId, howMany],
+  );
+  await owner.query(
+    `insert into reading_marks (team_id, last) select $1, max(mark) from readings where team_id = $1
+     on conflict (team_id) do update set last = excluded.last`,
+    [teamId],
+  );
+  await owner.query('analyze readings');
+}
+
+/** What a team's seasons cost: Time first usable, and what is new; and what other teams cost. */
+async function benchGrowth(address, databaseUrl, executablePath) {
+  const { Pool } = createRequire(new URL('../server/package.json', import.meta.url))('pg');
+  const owner = new Pool({ connectionString: databaseUrl, max: 1 });
+  const { cookie, accountId } = await signInToDemo(address);
+  const headers = { Cookie: cookie, 'Content-Type': 'application/json' };
+  const get = async (path) => (await fetch(address + path, { headers })).json();
+  const like = (await get('/api/teams'))[0];
+  delete like.role;
+  delete like.version;
+  const makeTeam = async (howMany) => {
+    const id = randomUUID();
+    const post = async (path, body) => {
+      const answer = await fetch(address + path, {
+        method: 'POST',
+        headers,
+        body: JSON.stringify(body),
+      });
+      if (!answer.ok) throw new Error(`${path}: ${await answer.text()}`);
+    };
+    await post('/api/teams', { ...like, id, name: `With ${howMany}` });
+    const opponentId = randomUUID();
+    const opponent = { id: opponentId, name: 'Theirs', retired: false };
+    await post(`/api/teams/${id}/opponents`, opponent);
+    const people = Array.from({ length: 40 }, (_, nth) => ({
+      id: randomUUID(),
+      opponentId: nth < 20 ? null : opponentId,
+      number: '',
+      name: `Player ${nth}`,
+      throws: 'right',
+      bats: 'right',
+      positions: [nth % 2 === 0 ? 'P' : 'C'],
+      leadFeet: null,
+      retired: false,
+    }));
+    await post(`/api/teams/${id}/people/import`, { people });
+    await grow(
+      owner,
+      id,
+      accountId,
+      people.map((person) => person.id),
+      howMany,
+    );
+    return id;
+  };
+  const [few, many] = [await makeTeam(50), await makeTeam(MANY_READINGS)];
+
+  const news = async (team) => {
+    let since = 0;
+    let largest = 0;
+    let slowest = 0;
+    for (let more = true; more;) {
+      const start = performance.now();
+      const answer = await fetch(`${address}/api/teams/${team}/readings?since=${since}`, {
+        headers: { Cookie: cookie },
+      });
+      const text = await answer.text();
+      slowest = Math.max(slowest, performance.now() - start);
+      largest = Math.max(largest, text.length / 1000);
+      ({ next: since, more } = JSON.parse(text));
+    }
+    const waits = [];
+    for (let nth = 0; nth < 60; nth += 1) {
+      const start = performance.now();
+      await (
+        await fetch(`${address}/api/teams/${team}/readings?since=${since}`, { headers })
+      ).text();
+      waits.push(performance.now() - start);
+    }
+    waits.sort((x, y) => x - y);
+    return { largest, slowest, p50: waits[30] };
+  };
+  const [small, large] = [await news(few), await news(many)];
+  print('readings-news-at-50', small.p50, 'ms');
+  print('readings-news-at-50000', large.p50, 'ms');
+  print('readings-largest-page', large.largest, 'kB');
+  print('readings-slowest-page', large.slowest, 'ms');
+
+  const { chromium } = await import('../e2e/browser.mjs');
+  const browser = await chromium.launch({
+    executablePath,
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
+  const [name, value] = cookie.split('=');
+  /** From the address typed to a tap that the watch has taken; then to an estimate that is shown. */
+  const open = async (context, team) => {
+    const page = await context.newPage();
+    const start = performance.now();
+    await page.goto(`${address}/teams/${team}/timing`);
+    await page.locator('.watch-face').waitFor();
+    await page.locator('.watch-face').dispatchEvent('pointerdown', { isPrimary: true, button: 0 });
+    const usable = performance.now() - start;
+    await page.locator('.group').first().waitFor();
+    const shown = performance.now() - start;
+    await page.close();
+    return { usable, shown };
+  };
+  const median = (all) => all.sort((x, y) => x - y)[Math.floor(all.length / 2)];
+  const measured = {};
+  for (const [size, team] of [
+    ['50', few],
+    ['50000', many],
+  ]) {
+    const [first, again] = [[], []];
+    for (let round = 0; round < 5; round += 1) {
+      const context = await browser.newContext();
+      await context.addCookies([{ name, value, url: address }]);
+      first.push(await open(context, team));
+      // Everything is on the device by now.
+      const kept = await context.newPage();
+      await kept.goto(`${address}/teams/${team}/timing`);
+      await kept.locator('.group').first().waitFor();
+      await kept.waitForTimeout(1000);
+      await kept.close();
+      again.push(await open(context, team));
+      await context.close();
+    }
+    measured[size] = median(again.map(({ usable }) => usable));
+    print(
+      `time-first-usable-new-device-at-${size}`,
+      median(first.map(({ usable }) => usable)),
+      'ms',
+    );
+    print(
+      `time-first-estimate-new-device-at-${size}`,
+      median(first.map(({ shown }) => shown)),
+      'ms',
+    );
+    print(`time-first-usable-at-${size}`, measured[size], 'ms');
+    print(`time-first-estimate-at-${size}`, median(again.map(({ shown }) => shown)), 'ms');
+  }
+  print('time-first-usable-ratio', measured['50000'] / measured['50'], 'ratio');
+  await browser.close();
+
+  await owner.query(
+    `with made as (
+       insert into teams (id, name, level, ruleset, created_by)
+       select gen_random_uuid(), 'Other ' || nth, 'hs', $1, $2 from generate_series(1, $3::int) nth
+       returning id
+     ), somebody as (
+       insert into people (team_id, id, number, name, throws, bats, positions)
+       select id, gen_random_uuid(), '', 'Somebody', 'right', 'right', '{}' from made
+       returning team_id, id
+     )
+     insert into readings (team_id, id, person_id, kind, seconds, style, method, taken_at, timed_by, mark)
+     select team_id, gen_random_uuid(), id, 'delivery', 1.4, 'legLift', 'thumb', now(), $2, nth
+     from somebody, generate_series(1, 50) nth`,
+    [JSON.stringify(like.ruleset), accountId, OTHERS],
+  );
+  await owner.query('analyze readings');
+  const among = await news(few);
+  print(`readings-news-at-50-among-${OTHERS}-teams`, among.p50, 'ms');
+  print('readings-news-others-ratio', among.p50 / small.p50, 'ratio');
+  await owner.end();
+}
+
+/** So many writes that waited without network, from the network's return to all of them saved. */
+async function benchOutbox(address, executablePath) {
+  const { chromium } = await import('../e2e/browser.mjs');
+  const browser = await chromium.launch({
+    executablePath,
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
+  const page = await browser.newPage();
+  await page.goto(`${address}/sign-in`);
+  await page.getByRole('button', { name: /demo/ }).click();
+  await page.locator('.watch-face').waitFor();
+  await page.getByText('All saved').waitFor();
+  const stop = '**/api/teams/*/readings';
+  await page.route(stop, (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  );
+  await page.locator('.watch-face').evaluate(async (face, pitches) => {
+    const began = performance.now() + 100_000_000;
+    for (let tap = 0; tap < 3 * pitches; tap += 1) {
+      const at = 60_000 * Math.floor(tap / 3) + [0, 1400, 3480][tap % 3];
+      const event = new PointerEvent('pointerdown', { bubbles: true, isPrimary: true, button: 0 });
+      Object.defineProperty(event, 'timeStamp', { value: began + at });
+      face.dispatchEvent(event);
+      if (tap % 60 === 0) await new Promise((done) => setTimeout(done));
+    }
+  }, QUEUED / 2);
+  await page.getByText(`${QUEUED} on this device`).waitFor();
+  const heap = async () =>
+    page.evaluate(async () => {
+      globalThis.gc?.();
+      return performance.memory.usedJSHeapSize / 1_000_000;
+    });
+  await page.unroute(stop);
+  const start = performance.now();
+  await page.evaluate(() => window.dispatchEvent(new Event('online')));
+  await page.getByText('All saved').waitFor();
+  print(`outbox-${QUEUED}-writes-drained`, performance.now() - start, 'ms');
+  const left = await page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const asked = indexedDB.open('bradyon-outbox');
+        asked.onsuccess = () => {
+          const count = asked.result.transaction('entries').objectStore('entries').count();
+          count.onsuccess = () => resolve(count.result);
+        };
+      }),
+  );
+  print('outbox-entries-left', left, 'entries');
+  print('heap-after-drain', await heap(), 'MB');
+  await browser.close();
 }
 
 /** From one delivery changed to the board painted again: 20 runners against 6 pitchers. */
@@ -158,8 +407,9 @@ async function enterBigSeason(page, address) {
   };
   const teams = await (await page.request.get(`${address}/api/teams`)).json();
   const like = { ...teams[0] };
-  // The role is the server's to say.
+  // The role and the version are the server's to say.
   delete like.role;
+  delete like.version;
   const team = randomUUID();
   const opponentId = randomUUID();
   await send('/teams', { ...like, id: team, name: 'Bench' });

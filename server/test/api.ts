@@ -48,6 +48,7 @@ export interface Client {
 export interface Api {
   url: string;
   databaseUrl: string;
+  ownerUrl: string;
   sessionSecret: string;
   application: Express;
   /** As the application: row-level security applies. */
@@ -89,6 +90,7 @@ export async function startApi(settings: Record<string, string> = {}): Promise<A
   return {
     url,
     databaseUrl: urls.app,
+    ownerUrl: urls.owner,
     sessionSecret: config.sessionSecret,
     application,
     app,
