@@ -1,7 +1,3 @@
-import '@fontsource-variable/archivo/wdth.css';
-import './ui/tokens.scss';
-import './ui/bootstrap.scss';
-import './ui/base.scss';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';

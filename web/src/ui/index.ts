@@ -1,3 +1,9 @@
+// The ground that every style lies on: whatever part of the application is fetched first, these stand before it.
+import '@fontsource-variable/archivo/wdth.css';
+import './tokens.scss';
+import './bootstrap.scss';
+import './base.scss';
+
 export { Choice } from './Choice.tsx';
 export { Empty, Failure, Loading } from './States.tsx';
 export { FormDialog } from './FormDialog.tsx';

@@ -172,7 +172,7 @@ function DeleteTeam() {
   });
   const isSure = typed.trim() === team.name;
   return (
-    <section className="card-box">
+    <section className="card-box staff-invites">
       <h2>Delete the team</h2>
       <p className="quiet">Everything goes with it. Export the team under Files first.</p>
       <Button

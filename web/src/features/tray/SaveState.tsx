@@ -19,7 +19,7 @@ export function SaveState() {
     <div className="strip-saved">
       <p role="status" title={trouble ?? undefined}>
         {isAway && <CloudOff size={16} aria-hidden="true" />}
-        {savingWords({ waiting, unkept, isFull, isOnline, trouble })}
+        {savingWords({ waiting, unkept, isFull, isOnline, trouble, inTray: tray.length })}
       </p>
       {tray.length + others.length > 0 && (
         <button

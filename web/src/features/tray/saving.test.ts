@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { savingWords } from './saving.ts';
 
-const calm = { waiting: 0, unkept: 0, isFull: false, isOnline: true, trouble: null };
+const calm = { waiting: 0, unkept: 0, isFull: false, isOnline: true, trouble: null, inTray: 0 };
 
 describe('the line about saving', () => {
   it.each([
     [{}, 'All saved'],
+    [{ inTray: 2 }, ''],
+    [{ inTray: 2, waiting: 1 }, '1 on this device'],
     [{ isOnline: false }, 'Offline'],
     [{ waiting: 2 }, '2 on this device'],
     [{ waiting: 2, isOnline: false }, 'Offline, 2 on this device'],
