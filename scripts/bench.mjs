@@ -150,7 +150,7 @@ async function grow(owner, teamId, accountId, personIds, howMany) {
   await owner.query(
     `insert into readings (team_id, id, person_id, kind, seconds, base, style, method, taken_at,
                            timed_by, mark)
-     select $1, gen_random_uuid(), $2::uuid[][1 + nth % cardinality($2::uuid[])], 'delivery',
+     select $1, gen_random_uuid(), ($2::uuid[])[1 + nth % cardinality($2::uuid[])], 'delivery',
             1.3 + (nth % 20) * 0.01, 'second', 'legLift', 'thumb',
             now() - nth * interval '7 minutes', $3, before + nth
      from generate_series(1, $4::bigint) nth,

@@ -23,6 +23,31 @@ const OTHER_CHECKS = [
   ['dead code', ['knip']],
 ];
 
+const END_MS = 8000;
+/** Everything that runs; each in a group of its own, so that whoever is interrupted leaves nothing behind. */
+const running = new Set();
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
+  process.on(signal, () => {
+    say('Interrupted: stopping what runs');
+    const end = (how) => {
+      for (const { pid } of running) {
+        try {
+          process.kill(-pid, how);
+        } catch {
+          // It has ended already.
+        }
+      }
+    };
+    end('SIGINT');
+    setTimeout(() => end('SIGKILL'), END_MS).unref();
+    const look = setInterval(() => {
+      if (running.size > 0) return;
+      clearInterval(look);
+      process.exit(130);
+    }, 100);
+  });
+}
+
 await run(async () => {
   checkNode();
   ensurePackages();
@@ -66,37 +91,11 @@ await run(async () => {
   process.exitCode = tally.failed === 0 ? 0 : 1;
 });
 
-/** Everything that runs; each in a group of its own, so that whoever is interrupted leaves nothing behind. */
-const running = new Set();
-
 function start(args, stdio) {
   const child = spawn('npx', ['--no-install', ...args], { cwd: root, stdio, detached: true });
   running.add(child);
   child.once('close', () => running.delete(child));
   return child;
-}
-
-const END_MS = 8000;
-for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
-  process.on(signal, () => {
-    say('Interrupted: stopping what runs');
-    const end = (how) => {
-      for (const { pid } of running) {
-        try {
-          process.kill(-pid, how);
-        } catch {
-          // It has ended already.
-        }
-      }
-    };
-    end('SIGINT');
-    setTimeout(() => end('SIGKILL'), END_MS).unref();
-    const look = setInterval(() => {
-      if (running.size > 0) return;
-      clearInterval(look);
-      process.exit(130);
-    }, 100);
-  });
 }
 
 function npx(args) {
