@@ -340,7 +340,10 @@ async function benchOutbox(address, executablePath) {
   await page.locator('.watch-face').evaluate(async (face, pitches) => {
     const began = performance.now() + 100_000_000;
     for (let tap = 0; tap < 3 * pitches; tap += 1) {
-      const at = 60_000 * Math.floor(tap / 3) + [0, 1400, 3480][tap % 3];
+      const pitch = Math.floor(tap / 3);
+      // No two pitches are alike.
+      const delivery = 1250 + 7 * (pitch % 43);
+      const at = 60_000 * pitch + [0, delivery, delivery + 1950 + 7 * (pitch % 31)][tap % 3];
       const event = new PointerEvent('pointerdown', { bubbles: true, isPrimary: true, button: 0 });
       Object.defineProperty(event, 'timeStamp', { value: began + at });
       face.dispatchEvent(event);
@@ -527,7 +530,10 @@ async function benchBrowser(address, executablePath) {
           const began = performance.now() + slowdown * 10_000_000;
           for (let tap = 0; tap < taps; tap += 1) {
             // Pitches with a throw, by the taps' own clock, so that every split is saved.
-            const at = 60_000 * Math.floor(tap / 3) + [0, 1400, 3480][tap % 3];
+            const pitch = Math.floor(tap / 3);
+            // No two pitches are alike.
+            const delivery = 1250 + 7 * (pitch % 43);
+            const at = 60_000 * pitch + [0, delivery, delivery + 1950 + 7 * (pitch % 31)][tap % 3];
             const event = new PointerEvent('pointerdown', {
               bubbles: true,
               isPrimary: true,
