@@ -223,10 +223,13 @@ describe('any race', () => {
           { ...race, pop: later(race.pop, by) },
           { ...race, run: later(race.run, -by) },
           { ...race, jump: { ...race.jump, meanSeconds: race.jump.meanSeconds - by } },
-          { ...race, delivery: race.delivery && later(race.delivery, by) },
+          ...(race.delivery ? [{ ...race, delivery: later(race.delivery, by) }] : []),
         ];
+        // A twentieth of a second has to show, but where only throws away or nothing at all is left.
+        const shows = by >= 0.05 && chance > 0.5 && chance < 0.95;
         for (const each of better) {
-          expect(chanceSafe(each).chance).toBeGreaterThanOrEqual(chance - 1e-12);
+          const rise = chanceSafe(each).chance - chance;
+          expect(rise).toBeGreaterThanOrEqual(shows ? 1e-3 : -1e-9);
         }
       }),
       { numRuns: 400 },

@@ -538,7 +538,7 @@ describe('a hundred thousand races', () => {
         spreadSeconds,
       };
     };
-    let wrong = 0;
+    let [wrong, rising] = [0, 0];
     for (let index = 0; index < 100_000; index += 1) {
       const ready = readyRace({
         level: levels[index % levels.length] ?? LEVELS.hs,
@@ -547,10 +547,16 @@ describe('a hundred thousand races', () => {
         run: spread(2, 5),
         jump: { meanSeconds: between(-0.2, 0.6), sdSeconds: between(0.01, 0.2) },
       });
-      const [less, more] = [chanceAt(ready, 0), chanceAt(ready, between(0, 0.5))];
-      if (!(less >= 0 && less <= more && more <= 1 + 1e-12)) wrong += 1;
+      const time = between(0, 0.5);
+      const [less, more] = [chanceAt(ready, 0), chanceAt(ready, time)];
+      // A twentieth of a second has to show, but where only throws away or nothing at all is left.
+      const shows = time >= 0.05 && less > 0.5 && less < 0.95;
+      if (shows) rising += 1;
+      const least = shows ? less + 1e-3 : less - 1e-12;
+      if (!(less >= 0 && more >= least && more <= 1 + 1e-12)) wrong += 1;
     }
     expect(wrong).toBe(0);
+    expect(rising).toBeGreaterThan(10_000);
   });
 
   it('favour whoever has the longer lead, the slower pitch, or the quicker legs', () => {
