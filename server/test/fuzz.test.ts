@@ -196,6 +196,7 @@ it(`${String(REQUESTS)} requests of nonsense on every route are each answered wi
         if (status >= 400) expect(problem.detail.length).toBeGreaterThan(5);
         done += 1;
         if (done === early.at) early.rss = process.memoryUsage().rss;
+        if (done % 5000 === 0) process.stdout.write(`fuzz: ${String(done)} so far\n`);
       }),
       { numRuns: REQUESTS, seed: SEED, endOnFailure: REQUESTS > 5000 },
     );
