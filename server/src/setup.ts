@@ -18,5 +18,7 @@ const urls = await prepareDatabase(cluster, DATABASE, migrationsBeside(import.me
 
 const owner = makePool(urls.owner);
 const demo = await loadDemo(owner, new Date());
+// So that the first queries are planned for the tables as they are, not as empty ones.
+await owner.query('analyze');
 await owner.end();
 process.stdout.write(`${JSON.stringify({ appUrl: urls.app, demo })}\n`);

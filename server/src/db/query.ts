@@ -1,12 +1,23 @@
-import { DatabaseError, type ClientBase, type Pool } from 'pg';
+import { DatabaseError, type ClientBase, type Pool, type QueryConfig } from 'pg';
 import type { Sql } from 'sql-template-tag';
 
 /** A connection inside a transaction. */
 export type Tx = Pick<ClientBase, 'query'>;
 
+/**
+ * A name for each text, so that a connection parses and plans it once and not at every request. The
+ * texts are those of the code: what is entered goes into them as parameters only, so they stay few.
+ */
+const names = new Map<string, string>();
+function named({ text, values }: Sql): QueryConfig {
+  const name = names.get(text) ?? `q${names.size}`;
+  names.set(text, name);
+  return { name, text, values };
+}
+
 /** All rows of a query. */
 export async function many<Row extends object>(tx: Tx, query: Sql): Promise<Row[]> {
-  return (await tx.query<Row>(query)).rows;
+  return (await tx.query<Row>(named(query))).rows;
 }
 
 /** The row of a query, or null; more than one is a fault in the query. */

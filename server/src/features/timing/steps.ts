@@ -1,14 +1,37 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { Account } from '@bradyon/contract/accounts';
-import type { ReadingStep, StepAnswer } from '@bradyon/contract/timing';
+import type { Imported, ReadingStep, StepAnswer } from '@bradyon/contract/timing';
 import type { Role } from '@bradyon/contract/teams';
 import type { Reading, ReadingDraft } from '@bradyon/core/timing';
-import type { PersonId, ReadingId } from '@bradyon/core/units';
+import type { AccountId, PersonId, ReadingId } from '@bradyon/core/units';
 import type { Tx } from '../../db/query.ts';
+import { Problem } from '../../http/problem.ts';
 import * as timing from './timing.sql.ts';
 
-const idOfStep = (step: ReadingStep): ReadingId =>
+const idOf = (step: ReadingStep): ReadingId =>
   step.step === 'add' ? step.draft.id : step.readingId;
+
+/** What has to be known before a step can be taken. */
+function asked(step: ReadingStep): { id: ReadingId; personId: PersonId | null }[] {
+  if (step.step !== 'add') return [{ id: step.readingId, personId: null }];
+  const { id, personId, movedFrom } = step.draft;
+  return [{ id, personId }, ...(movedFrom === null ? [] : [{ id: movedFrom, personId: null }])];
+}
+
+/**
+ * Adds those that are not there yet, all or none.
+ * @throws Problem when a person was deleted
+ */
+export async function importReadings(tx: Tx, drafts: readonly ReadingDraft[]): Promise<Imported> {
+  const added = new Set((await timing.insertReadings(tx, drafts)).map(({ id }) => id));
+  const rest = await timing.selectKnown(
+    tx,
+    drafts.filter(({ id }) => !added.has(id)),
+  );
+  if (rest.some(({ reading, gone }) => reading === null && !gone)) {
+    throw new Problem(422, 'One of the players was deleted. Choose the file again.');
+  }
+  return { added: added.size, alreadyThere: drafts.length - added.size };
+}
 
 /**
  * Takes the steps in their order, as `me`. Each is answered by itself: a refusal leaves the others
@@ -16,20 +39,36 @@ const idOfStep = (step: ReadingStep): ReadingId =>
  */
 export async function takeSteps(
   tx: Tx,
-  me: Pick<Account, 'id' | 'name'> & { role: Role },
+  me: { id: AccountId; role: Role },
   steps: readonly ReadingStep[],
 ): Promise<StepAnswer[]> {
-  // Holds the team's marks from here on, so that two devices take their steps one after the other.
-  await timing.takeMarks(tx, 0);
+  // Nearly always nothing but new times, none of which asks about another: they go in at once, and
+  // only what did not is looked into.
   const drafts = steps.flatMap((step) => (step.step === 'add' ? [step.draft] : []));
-  const movedFrom = drafts.flatMap((draft) => draft.movedFrom ?? []);
-  const kept = await timing.selectReadings(tx, [...steps.map(idOfStep), ...movedFrom]);
-  const gone = new Set(await timing.selectGone(tx, steps.map(idOfStep)));
-  const people = new Set<PersonId>(
-    await timing.holdPeople(tx, [...new Set(drafts.map(({ personId }) => personId))]),
-  );
+  const apart = new Set(drafts.map(({ id }) => id)).size === steps.length;
+  if (apart && drafts.every(({ movedFrom }) => movedFrom === null)) {
+    const added = new Map((await timing.insertReadings(tx, drafts)).map((each) => [each.id, each]));
+    const rest = steps.filter((step) => !added.has(idOf(step)));
+    const answers = (rest.length === 0 ? [] : await takeInTurn(tx, me, rest)).values();
+    return steps.map((step): StepAnswer => {
+      const reading = added.get(idOf(step));
+      return reading ? { ok: true, reading } : (answers.next().value as StepAnswer);
+    });
+  }
+  return takeInTurn(tx, me, steps);
+}
 
-  const now = new Map(kept.map((reading) => [reading.id, reading]));
+async function takeInTurn(
+  tx: Tx,
+  me: { id: AccountId; role: Role },
+  steps: readonly ReadingStep[],
+): Promise<StepAnswer[]> {
+  const name = await timing.holdMarks(tx);
+  const known = await timing.selectKnown(tx, steps.flatMap(asked));
+  const now = new Map(known.flatMap(({ id, reading }) => (reading ? [[id, reading]] : [])));
+  const gone = new Set(known.flatMap(({ id, gone }) => (gone ? [id] : [])));
+  const people = new Set(known.map(({ personId }) => personId));
+
   const added = new Set<ReadingId>();
   const judged = new Set<ReadingId>();
   const deleted = new Set<ReadingId>();
@@ -52,7 +91,7 @@ export async function takeSteps(
     const reading: Reading = {
       ...draft,
       timedBy: first?.timedBy ?? me.id,
-      timedByName: first?.timedByName ?? me.name,
+      timedByName: first?.timedByName ?? name,
       asideReason: null,
       vouched: false,
     };
@@ -63,7 +102,7 @@ export async function takeSteps(
 
   const answers = steps.map((step): StepAnswer => {
     if (step.step === 'add') return add(step.draft);
-    const id = step.readingId;
+    const id = idOf(step);
     const there = now.get(id);
     if (step.step === 'delete') {
       if (!there) return { ok: true, reading: null };

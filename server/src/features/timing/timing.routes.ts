@@ -8,12 +8,11 @@ import {
 } from '@bradyon/contract/timing';
 import type { TeamId } from '@bradyon/core/units';
 import { Router } from 'express';
-import { one } from '../../db/query.ts';
 import { inTeam } from '../../db/scope.ts';
 import type { Deps } from '../../deps.ts';
 import { bodyOf, checkedBy, idOf } from '../../http/exchange.ts';
 import { signedIn } from '../../http/session.ts';
-import { takeSteps } from './steps.ts';
+import { importReadings, takeSteps } from './steps.ts';
 import * as timing from './timing.sql.ts';
 
 export function timingRoutes({ pool, reply }: Deps): Router {
@@ -32,10 +31,9 @@ export function timingRoutes({ pool, reply }: Deps): Router {
     const accountId = signedIn(req);
     const teamId = idOf<TeamId>(req, 'teamId');
     const { steps } = bodyOf(req, readingStepsContract);
-    const answers = await inTeam(pool, accountId, teamId, async (tx, role) => {
-      const { name } = await one<{ name: string }>(tx, timing.ownName);
-      return takeSteps(tx, { id: accountId, name, role }, steps);
-    });
+    const answers = await inTeam(pool, accountId, teamId, (tx, role) =>
+      takeSteps(tx, { id: accountId, role }, steps),
+    );
     reply(res, stepAnswersContract, { answers });
   });
 
@@ -43,7 +41,7 @@ export function timingRoutes({ pool, reply }: Deps): Router {
     const accountId = signedIn(req);
     const { readings } = bodyOf(req, readingImportContract);
     const imported = await inTeam(pool, accountId, idOf<TeamId>(req, 'teamId'), (tx) =>
-      timing.insertReadings(tx, readings),
+      importReadings(tx, readings),
     );
     reply(res, importedContract, imported);
   });

@@ -1,4 +1,4 @@
-import { PAGE_ROWS, type Imported, type ReadingsPage } from '@bradyon/contract/timing';
+import { PAGE_ROWS, type ReadingsPage } from '@bradyon/contract/timing';
 import type { Reading, ReadingDraft } from '@bradyon/core/timing';
 import type { PersonId, ReadingId } from '@bradyon/core/units';
 import sql, { raw } from 'sql-template-tag';
@@ -11,9 +11,6 @@ const READING = raw(`
   r.taken_at as "takenAt", r.timed_by as "timedBy",
   coalesce(a.name, r.timed_by_name, 'A former coach') as "timedByName",
   r.aside_reason as "asideReason", r.vouched`);
-
-/** What whoever is in scope is called. */
-export const ownName = sql`select name from accounts where id = app_account()`;
 
 /** Takes the next marks of the team in scope, whose row is held to the end: first of all that is written. */
 export async function takeMarks(tx: Tx, howMany: number): Promise<number> {
@@ -81,66 +78,94 @@ export function selectReading(tx: Tx, id: ReadingId): Promise<Reading | null> {
   );
 }
 
-export function selectReadings(tx: Tx, ids: readonly ReadingId[]): Promise<Reading[]> {
-  return many(
+/**
+ * Holds the team's marks, so that two devices take their steps one after the other and nobody is
+ * deleted meanwhile.
+ * @returns what the account in scope is called
+ */
+export async function holdMarks(tx: Tx): Promise<string> {
+  const { name } = await one<{ name: string }>(
     tx,
-    sql`select ${READING} from readings r left join accounts a on a.id = r.timed_by
-        where r.id = any(${ids}::uuid[])`,
+    sql`select take_marks(0), name from accounts where id = app_account()`,
   );
+  return name;
 }
 
-/** Which of these were deleted for good. */
-export async function selectGone(tx: Tx, ids: readonly ReadingId[]): Promise<ReadingId[]> {
-  const rows = await many<{ id: ReadingId }>(
-    tx,
-    sql`select id from gone_readings where id = any(${ids}::uuid[])`,
-  );
-  return rows.map(({ id }) => id);
+/** What the team knows of a reading's id, and of the person who is to have it. */
+export interface Known {
+  id: ReadingId;
+  reading: Reading | null;
+  /** Deleted for good. */
+  gone: boolean;
+  /** The person who is to have it, if there is such a person. */
+  personId: PersonId | null;
 }
 
-/** Which of these people there are; nobody takes them away before the transaction ends. */
-export async function holdPeople(tx: Tx, ids: readonly PersonId[]): Promise<PersonId[]> {
-  const rows = await many<{ id: PersonId }>(
+/** What is known of each of these, in one round trip. */
+export async function selectKnown(
+  tx: Tx,
+  asked: readonly { id: ReadingId; personId: PersonId | null }[],
+): Promise<Known[]> {
+  const rows = await many<
+    Reading & { asked: ReadingId; there: boolean; gone: boolean; askedPerson: PersonId | null }
+  >(
     tx,
-    sql`select id from people where id = any(${ids}::uuid[]) order by id for key share`,
+    sql`select ${READING}, d.id as asked, r.id is not null as there, g.id is not null as gone,
+               p.id as "askedPerson"
+        from unnest(${asked.map(({ id }) => id)}::uuid[],
+                    ${asked.map(({ personId }) => personId)}::uuid[]) as d(id, person_id)
+        -- By their keys, whatever the planner takes the team's readings to be: never the whole table.
+        left join lateral (select * from readings where id = d.id offset 0) r on true
+        left join lateral (select id from gone_readings where id = d.id offset 0) g on true
+        left join lateral (select id from people where id = d.person_id offset 0) p on true
+        left join accounts a on a.id = r.timed_by`,
   );
-  return rows.map(({ id }) => id);
+  return rows.map(({ asked: id, there, gone, askedPerson, ...reading }) => ({
+    id,
+    reading: there ? reading : null,
+    gone,
+    personId: askedPerson,
+  }));
 }
 
 /**
- * Adds what is not there yet. One that was moved from another person keeps who timed it; one that was
- * deleted stays deleted.
- * @returns how many were new
+ * Adds those that are not there yet and whose person is. One that was moved from another person keeps
+ * who timed it; one that was deleted stays deleted.
+ * @returns those that were new
  */
-export async function insertReadings(tx: Tx, drafts: readonly ReadingDraft[]): Promise<Imported> {
-  if (drafts.length === 0) return { added: 0, alreadyThere: 0 };
+export async function insertReadings(tx: Tx, drafts: readonly ReadingDraft[]): Promise<Reading[]> {
+  if (drafts.length === 0) return [];
   const before = await takeMarks(tx, drafts.length);
-  const { added } = await one<{ added: number }>(
+  const rows = await many<Pick<Reading, 'id' | 'timedBy' | 'timedByName'>>(
     tx,
-    sql`with added as (
-          insert into readings
-            (id, person_id, kind, seconds, base, style, lead_feet, start, from_feet, to_feet,
-             method, resolution_seconds, moved_from, taken_at, timed_by, mark)
-          select d.id, d."personId", d.kind, d.seconds, d.base, d.style, d."leadFeet", d.start,
-                 d."fromFeet", d."toFeet", d.method, d."resolutionSeconds", d."movedFrom",
-                 d."takenAt", coalesce(m.timed_by, app_account()), ${before}::bigint + d.nth
-          from ${readingRows(drafts)}
-          left join readings m on m.id = d."movedFrom"
-          where not exists (select 1 from gone_readings g where g.id = d.id)
-          on conflict on constraint readings__team_id_id do nothing
-          returning id
-        )
-        select count(*) as added from added`,
+    sql`insert into readings as r
+          (id, person_id, kind, seconds, base, style, lead_feet, start, from_feet, to_feet,
+           method, resolution_seconds, moved_from, taken_at, timed_by, mark)
+        select d.id, d."personId", d.kind, d.seconds, d.base, d.style, d."leadFeet", d.start,
+               d."fromFeet", d."toFeet", d.method, d."resolutionSeconds", d."movedFrom",
+               d."takenAt", coalesce(m.timed_by, app_account()), ${before}::bigint + d.nth
+        from ${readingRows(drafts)}
+        left join lateral (select timed_by from readings where id = d."movedFrom" offset 0) m on true
+        where not exists (select 1 from gone_readings g where g.id = d.id)
+          and exists (select 1 from people p where p.id = d."personId")
+        on conflict on constraint readings__team_id_id do nothing
+        returning r.id, r.timed_by as "timedBy",
+                  (select name from accounts a where a.id = r.timed_by) as "timedByName"`,
   );
-  return { added, alreadyThere: drafts.length - added };
+  const added = new Map(rows.map((row) => [row.id, row]));
+  return drafts.flatMap((draft) => {
+    const row = added.get(draft.id);
+    return row ? [{ ...draft, ...row, asideReason: null, vouched: false }] : [];
+  });
 }
 
 /** Readings as they are given, with who timed them and whether they count. */
 export async function restoreReadings(tx: Tx, readings: readonly Reading[]): Promise<void> {
   if (readings.length === 0) return;
-  const before = await takeMarks(tx, readings.length);
-  await tx.query(
-    sql`insert into readings
+  await many(
+    tx,
+    sql`with marks as (select take_marks(${readings.length}::integer) as before)
+        insert into readings
           (id, person_id, kind, seconds, base, style, lead_feet, start, from_feet, to_feet,
            method, resolution_seconds, moved_from, taken_at, timed_by, timed_by_name,
            aside_reason, vouched, aside_by, aside_at, mark)
@@ -151,8 +176,8 @@ export async function restoreReadings(tx: Tx, readings: readonly Reading[]): Pro
                case when a.id is null then d."timedByName" end, d."asideReason", d.vouched,
                case when d."asideReason" is not null then app_account() end,
                case when d."asideReason" is not null then now() end,
-               ${before}::bigint + d.nth
-        from ${readingRows(readings)} left join accounts a on a.id = d."timedBy"`,
+               marks.before + d.nth
+        from marks, ${readingRows(readings)} left join accounts a on a.id = d."timedBy"`,
   );
 }
 
