@@ -100,9 +100,18 @@ export function makeOutbox(parts: OutboxParts) {
   }));
   /** Newer in memory than on the device. */
   const unkept = new Set<string>();
-  /** On their way off the device: whoever reads it meanwhile must not bring them back. */
-  const leaving = new Set<string>();
+  /**
+   * On their way off the device, and whether they are off it by now: who began to read before that must
+   * not bring them back.
+   */
+  const leaving = new Map<string, boolean>();
   let loads = 0;
+  const tidy = (): void => {
+    if (loads > 0) return;
+    for (const [key, isOff] of leaving) if (isOff) leaving.delete(key);
+  };
+  /** What has arrived and is being forgotten. */
+  const finishing: Promise<void>[] = [];
   let serial = 0;
   let failures = 0;
   /** The next goes by itself: of several one was refused or broken on. */
@@ -130,7 +139,7 @@ export function makeOutbox(parts: OutboxParts) {
     const gone = new Set(keys);
     for (const key of keys) {
       unkept.delete(key);
-      leaving.add(key);
+      leaving.set(key, false);
     }
     state.setState(({ waiting, tray }) => ({
       waiting: waiting.filter(({ key }) => !gone.has(key)),
@@ -138,7 +147,8 @@ export function makeOutbox(parts: OutboxParts) {
       unkept: unkept.size,
     }));
     await parts.storage.remove(keys).catch(() => undefined);
-    if (loads === 0) leaving.clear();
+    for (const key of keys) leaving.set(key, true);
+    tidy();
   };
 
   /** Takes up what other tabs have put in, and drops what they have finished. */
@@ -150,8 +160,8 @@ export function makeOutbox(parts: OutboxParts) {
     const { waiting, tray } = state.getState();
     const own = [...waiting, ...tray].filter(({ key }) => unkept.has(key));
     const known = new Map([...stored, ...own].map((entry) => [entry.key, entry]));
-    for (const key of leaving) known.delete(key);
-    if (loads === 0) leaving.clear();
+    for (const key of leaving.keys()) known.delete(key);
+    tidy();
     const all = sorted(known.values());
     state.setState({
       waiting: all.filter(({ refused }) => refused === null),
@@ -194,9 +204,15 @@ export function makeOutbox(parts: OutboxParts) {
     if (sent.length > 0) kind.merge(sent, teamId);
     const refused = batch.filter((_, index) => answers[index]?.ok === false);
     const reasons = answers.flatMap((answer) => (answer.ok ? [] : [answer.detail]));
-    await forget(done.map(({ entry }) => entry.key));
+    // What has arrived may be sent again if the device loses it before it is forgotten there, so the
+    // next need not wait for that.
+    const forgotten = forget(done.map(({ entry }) => entry.key));
     if (refused.length > 0) await setAside(refused, reasons);
-    parts.tell({ sent: sent.map((each) => ({ ...each, kind: kind.name, teamId })) });
+    finishing.push(
+      forgotten.then(() => {
+        parts.tell({ sent: sent.map((each) => ({ ...each, kind: kind.name, teamId })) });
+      }),
+    );
   };
 
   /** @returns how long to wait before the next; null: nothing is left to do */
@@ -261,25 +277,31 @@ export function makeOutbox(parts: OutboxParts) {
   };
 
   /** Sends until nothing is left or the server has to be waited for. */
+  const sendAll = async (): Promise<void> => {
+    while (isDue) {
+      isDue = false;
+      await load();
+      for (;;) {
+        const next = await sendNext();
+        if (!next) break;
+        if (next.waitMs > 0) {
+          parts.later(drain, next.waitMs);
+          return;
+        }
+      }
+    }
+  };
+
   const drain = (): void => {
     isDue = true;
     if (isDraining) return;
     isDraining = true;
     void parts
       .alone(async () => {
-        while (isDue) {
-          isDue = false;
-          await load();
-          for (;;) {
-            const next = await sendNext();
-            if (!next) break;
-            if (next.waitMs > 0) {
-              parts.later(drain, next.waitMs);
-              return;
-            }
-          }
-        }
+        await sendAll();
+        await Promise.all(finishing.splice(0));
       })
+
       .finally(() => {
         isDraining = false;
         if (isDue) drain();

@@ -2,7 +2,7 @@ import type { Population } from '@bradyon/core/sprint';
 import { seconds, SpreadDots } from '../../ui/index.ts';
 import './GroupView.scss';
 import { useNow } from './useNow.ts';
-import { dotsOf, estimateWords, KIND_WORDS, lackWords, titleOf, toneOf } from './words.ts';
+import { dotsOf, estimateWords, KIND_WORDS, lackWords, MOST_DOTS, titleOf, toneOf } from './words.ts';
 
 /** One population at a glance: the estimate, how sure, how many, what is lacking, and every dot. */
 export function GroupView({ population }: { population: Population }) {
@@ -26,6 +26,9 @@ export function GroupView({ population }: { population: Population }) {
         giveOrTakeSeconds={shown?.giveOrTakeSeconds ?? null}
         dots={dotsOf(population)}
       />
+      {population.readings.length > MOST_DOTS && (
+        <p className="quiet">The dots are the newest {MOST_DOTS} times.</p>
+      )}
       {lack && <p className="group-lack">{lack}</p>}
     </div>
   );

@@ -193,12 +193,15 @@ export function capital(text: string): string {
   return text.slice(0, 1).toUpperCase() + text.slice(1);
 }
 
-/** A population as dots: what each time is worth, those set aside hollow. */
+/** More dots than these are a cloud, and slow to draw. */
+export const MOST_DOTS = 100;
+
+/** The newest of a population as dots: what each time is worth, those set aside hollow. */
 export function dotsOf({
   readings,
   reckonedSeconds,
 }: Pick<Population, 'readings' | 'reckonedSeconds'>) {
-  return readings.map(({ id, asideReason }, index) => ({
+  return readings.slice(0, MOST_DOTS).map(({ id, asideReason }, index) => ({
     key: id,
     seconds: reckonedSeconds[index] ?? 0,
     aside: asideReason !== null,
