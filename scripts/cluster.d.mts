@@ -8,8 +8,11 @@ export interface RunningCluster {
   restart(): void;
   stop(mode?: 'fast' | 'immediate'): void;
 }
+export interface ThrowawayCluster extends RunningCluster {
+  halt(): void;
+}
 export function stateFolder(): string;
 export function makeFolder(folder: string): string;
 export function startCluster(folder: string): Promise<RunningCluster>;
-export function startThrowawayCluster(options?: { durable?: boolean }): Promise<RunningCluster>;
+export function startThrowawayCluster(options?: { durable?: boolean }): Promise<ThrowawayCluster>;
 export function freePort(wanted: number): Promise<number>;

@@ -62,6 +62,10 @@ export async function startThrowawayCluster({ durable = false } = {}) {
   const cluster = await start(folder, durable ? {} : { fsync: 'off', full_page_writes: 'off' });
   return {
     ...cluster,
+    /** Takes it away as a fault would; `restart` brings it back. */
+    halt() {
+      cluster.stop('immediate');
+    },
     stop() {
       cluster.stop('immediate');
       rmSync(folder, { recursive: true, force: true });

@@ -105,6 +105,9 @@ function requestLog(logger: Logger) {
     logger,
     wrapSerializers: false,
     customLogLevel: (_req, res) => (res.statusCode >= 500 ? 'error' : 'debug'),
+    // What broke is logged where it is answered; here an error would only be made up from the status.
+    customErrorObject: (_req, _res, _error, { err: _madeUp, ...line }: Record<string, unknown>) =>
+      line,
     serializers: {
       req: (req: { method: string; url: string }) => ({
         method: req.method,
