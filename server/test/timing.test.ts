@@ -175,6 +175,15 @@ describe('readings', () => {
     expect(await readingsIn(coach, base)).toEqual([]);
   });
 
+  it('come in by a file all or none: a player who is gone is said', async () => {
+    const { coach, base, pitcher } = await aSeason(api);
+    const readings = [aDelivery(pitcher.id), aDelivery(randomUUID() as PersonId)];
+    const refused = await coach.call('POST', `${base}/readings/import`, { readings });
+    expect(refused.status).toBe(422);
+    expect(JSON.stringify(refused.body)).toContain('One of the players was deleted');
+    expect(await readingsIn(coach, base)).toEqual([]);
+  });
+
   it('cannot be changed, even by the application itself', async () => {
     const { coach, base, pitcher } = await aSeason(api);
     await tap(coach, base, aDelivery(pitcher.id));

@@ -49,10 +49,11 @@ export async function takeSteps(
   if (apart && drafts.every(({ movedFrom }) => movedFrom === null)) {
     const added = new Map((await timing.insertReadings(tx, drafts)).map((each) => [each.id, each]));
     const rest = steps.filter((step) => !added.has(idOf(step)));
-    const answers = (rest.length === 0 ? [] : await takeInTurn(tx, me, rest)).values();
-    return steps.map((step): StepAnswer => {
+    const answers = rest.length === 0 ? [] : await takeInTurn(tx, me, rest);
+    const inTurn = new Map(rest.map((step, index) => [step, answers[index]]));
+    return steps.flatMap((step): StepAnswer | [] => {
       const reading = added.get(idOf(step));
-      return reading ? { ok: true, reading } : (answers.next().value as StepAnswer);
+      return reading ? { ok: true, reading } : (inTurn.get(step) ?? []);
     });
   }
   return takeInTurn(tx, me, steps);

@@ -4,7 +4,8 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
 import { request, useContractForm } from '../../api/index.ts';
-import { FormField, FormDialog, FormEnd, FrontPage, notify, useTitle } from '../../ui/index.ts';
+import { FormDialog, FormEnd, FrontPage, notify, useTitle } from '../../ui/index.ts';
+import { NewPasswordField, PasswordField } from './fields.tsx';
 import { forgetDevice, useAccount } from './useAccount.ts';
 
 /** A coach's own account: the password, the other devices, and its end. */
@@ -69,26 +70,12 @@ function ChangePassword() {
   });
   return (
     <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
-      <FormField label="Current password" error={errorOf('current')}>
-        {(field) => (
-          <Form.Control
-            {...field}
-            type="password"
-            autoComplete="current-password"
-            {...form.register('current')}
-          />
-        )}
-      </FormField>
-      <FormField label="New password" error={errorOf('password')} hint="10 characters or more.">
-        {(field) => (
-          <Form.Control
-            {...field}
-            type="password"
-            autoComplete="new-password"
-            {...form.register('password')}
-          />
-        )}
-      </FormField>
+      <PasswordField
+        label="Current password"
+        error={errorOf('current')}
+        registered={form.register('current')}
+      />
+      <NewPasswordField error={errorOf('password')} registered={form.register('password')} />
       <FormEnd failure={failure} submitting={submitting}>
         Change password
       </FormEnd>
@@ -123,16 +110,7 @@ function DeleteAccount({ onClose }: { onClose: () => void }) {
         It cannot be undone. Times you took stay with the team, without your name. A team of your
         own has to be deleted first.
       </p>
-      <FormField label="Password" error={errorOf('password')}>
-        {(field) => (
-          <Form.Control
-            {...field}
-            type="password"
-            autoComplete="current-password"
-            {...form.register('password')}
-          />
-        )}
-      </FormField>
+      <PasswordField error={errorOf('password')} registered={form.register('password')} />
     </FormDialog>
   );
 }

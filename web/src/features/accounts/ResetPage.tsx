@@ -3,6 +3,7 @@ import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
 import { request, useContractForm } from '../../api/index.ts';
 import { FormField, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
+import { EmailField, NewPasswordField } from './fields.tsx';
 import { useEnter } from './SignInPage.tsx';
 
 /** A new password with a code: there is no mail, the owner of the team hands it over. */
@@ -25,16 +26,7 @@ export function ResetPage() {
         to you. It works once, for one day.
       </p>
       <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
-        <FormField label="E-mail address" error={errorOf('email')}>
-          {(field) => (
-            <Form.Control
-              {...field}
-              type="email"
-              autoComplete="username"
-              {...form.register('email')}
-            />
-          )}
-        </FormField>
+        <EmailField error={errorOf('email')} registered={form.register('email')} />
         <FormField label="Code" error={errorOf('code')}>
           {(field) => (
             <Form.Control
@@ -46,16 +38,7 @@ export function ResetPage() {
             />
           )}
         </FormField>
-        <FormField label="New password" error={errorOf('password')} hint="10 characters or more.">
-          {(field) => (
-            <Form.Control
-              {...field}
-              type="password"
-              autoComplete="new-password"
-              {...form.register('password')}
-            />
-          )}
-        </FormField>
+        <NewPasswordField error={errorOf('password')} registered={form.register('password')} />
         <FormEnd failure={failure} submitting={submitting}>
           Save password
         </FormEnd>

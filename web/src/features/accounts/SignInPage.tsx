@@ -4,7 +4,8 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { request, useContractForm } from '../../api/index.ts';
-import { FormField, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
+import { FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
+import { EmailField, PasswordField } from './fields.tsx';
 import { rememberAccount, useWelcome } from './useAccount.ts';
 
 export function SignInPage() {
@@ -21,26 +22,8 @@ export function SignInPage() {
     <FrontPage title="Sign in">
       {welcome?.demo && <DemoDoor onOpen={enter} />}
       <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
-        <FormField label="E-mail address" error={errorOf('email')}>
-          {(field) => (
-            <Form.Control
-              {...field}
-              type="email"
-              autoComplete="username"
-              {...form.register('email')}
-            />
-          )}
-        </FormField>
-        <FormField label="Password" error={errorOf('password')}>
-          {(field) => (
-            <Form.Control
-              {...field}
-              type="password"
-              autoComplete="current-password"
-              {...form.register('password')}
-            />
-          )}
-        </FormField>
+        <EmailField error={errorOf('email')} registered={form.register('email')} />
+        <PasswordField error={errorOf('password')} registered={form.register('password')} />
         <FormEnd failure={failure} submitting={submitting}>
           Sign in
         </FormEnd>

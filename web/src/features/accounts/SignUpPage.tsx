@@ -5,6 +5,7 @@ import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
 import { newId, request, useContractForm } from '../../api/index.ts';
 import { FormField, FormEnd, FrontPage, useTitle } from '../../ui/index.ts';
+import { EmailField, NewPasswordField } from './fields.tsx';
 import { useEnter } from './SignInPage.tsx';
 
 export function SignUpPage() {
@@ -30,26 +31,12 @@ export function SignUpPage() {
         >
           {(field) => <Form.Control {...field} autoComplete="name" {...form.register('name')} />}
         </FormField>
-        <FormField label="E-mail address" error={errorOf('email')}>
-          {(field) => (
-            <Form.Control
-              {...field}
-              type="email"
-              autoComplete="username"
-              {...form.register('email')}
-            />
-          )}
-        </FormField>
-        <FormField label="Password" error={errorOf('password')} hint="10 characters or more.">
-          {(field) => (
-            <Form.Control
-              {...field}
-              type="password"
-              autoComplete="new-password"
-              {...form.register('password')}
-            />
-          )}
-        </FormField>
+        <EmailField error={errorOf('email')} registered={form.register('email')} />
+        <NewPasswordField
+          label="Password"
+          error={errorOf('password')}
+          registered={form.register('password')}
+        />
         <FormEnd failure={failure} submitting={submitting}>
           Create account
         </FormEnd>

@@ -4,6 +4,7 @@ import { aReading } from '@bradyon/core/testing';
 import { LEVELS, rhythmOf, plainContext, type Reading } from '@bradyon/core/timing';
 import { describe, expect, it } from 'vitest';
 import {
+  dotsOf,
   estimateWords,
   inOrder,
   lackWords,
@@ -68,6 +69,15 @@ describe('the words of a population', () => {
       'Steal of third',
       `Dash, 10 to 30${NBSP}ft`,
     ]);
+  });
+});
+
+describe('the dots', () => {
+  it('are the newest: years of times would be a cloud', () => {
+    const newest = aReading();
+    const readings = Array.from({ length: 130 }, () => newest);
+    const dots = dotsOf({ readings, reckonedSeconds: readings.map((_, at) => at) });
+    expect(dots.map(({ seconds }) => seconds)).toEqual(Array.from({ length: 100 }, (_, at) => at));
   });
 });
 
