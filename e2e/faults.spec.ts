@@ -5,7 +5,9 @@ import { expect, test } from './pages/test.ts';
 
 // The stories provoke what the browser notes.
 test.use({
-  allowed: [/Failed to load resource|net::ERR_|dynamically imported module|worked out|status of 503/],
+  allowed: [
+    /Failed to load resource|net::ERR_|dynamically imported module|worked out|status of 503/,
+  ],
 });
 
 test('a screen that does not load says so, and the watch goes on beside it', async ({ page }) => {

@@ -2,7 +2,15 @@ import type { Population } from '@bradyon/core/sprint';
 import { seconds, SpreadDots } from '../../ui/index.ts';
 import './GroupView.scss';
 import { useNow } from './useNow.ts';
-import { dotsOf, estimateWords, KIND_WORDS, lackWords, MOST_DOTS, titleOf, toneOf } from './words.ts';
+import {
+  dotsOf,
+  estimateWords,
+  KIND_WORDS,
+  lackWords,
+  MOST_DOTS,
+  titleOf,
+  toneOf,
+} from './words.ts';
 
 /** One population at a glance: the estimate, how sure, how many, what is lacking, and every dot. */
 export function GroupView({ population }: { population: Population }) {
