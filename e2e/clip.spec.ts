@@ -24,7 +24,7 @@ test('a clip of known frames gives their times, marks move, and slow motion coun
   await page
     .getByLabel('Open a clip')
     .setInputFiles({ name: 'pitch.webm', mimeType: 'video/webm', buffer: clip });
-  await expect(page.getByLabel('The clip plays at, frames a second')).toHaveValue('30');
+  await expect(page.getByLabel('Clip speed, frames per second')).toHaveValue('30');
   await expect(page.getByRole('button', { name: 'On a frame' })).toBeEnabled();
   const shown = page.getByLabel('Frame shown');
   await expect(shown).toHaveText('frame 0');
@@ -54,11 +54,11 @@ test('a clip of known frames gives their times, marks move, and slow motion coun
   await expect(page.locator('.clip-splits')).toContainText('give or take .017 at each end');
 
   // The same frames taken at 120 a second last a quarter.
-  await page.getByLabel('The camera took, frames a second').fill('120');
+  await page.getByLabel('Camera speed, frames per second').fill('120');
   await expect(page.locator('.clip-splits')).toContainText('0.350');
-  await page.getByLabel('The camera took, frames a second').fill('none');
-  await expect(page.getByText('Enter the frames a second of the camera')).toBeVisible();
-  await page.getByLabel('The camera took, frames a second').fill('30');
+  await page.getByLabel('Camera speed, frames per second').fill('none');
+  await expect(page.getByText('Enter the camera’s frames per second')).toBeVisible();
+  await page.getByLabel('Camera speed, frames per second').fill('30');
 
   await page.getByRole('button', { name: 'Keep this time' }).click();
   await expect(page.getByText('Kept: Delivery 1.40')).toBeVisible();

@@ -6,7 +6,7 @@ import { expect, test } from './pages/test.ts';
 // The stories provoke what the browser notes.
 test.use({
   allowed: [
-    /Failed to load resource|net::ERR_|dynamically imported module|worked out|status of 503/,
+    /Failed to load resource|net::ERR_|dynamically imported module|odds did not load|status of 503/,
   ],
 });
 
@@ -16,7 +16,7 @@ test('a screen that does not load says so, and the watch goes on beside it', asy
   const part = '**/assets/StealPage-*.js';
   await page.route(part, (route) => route.abort());
   await coach.go('Steal');
-  await expect(page.getByRole('alert')).toContainText('This screen could not be loaded');
+  await expect(page.getByRole('alert')).toContainText('This screen did not load');
 
   await coach.go('Time');
   await coach.tap(0, 1410, 3500);
@@ -24,9 +24,9 @@ test('a screen that does not load says so, and the watch goes on beside it', asy
   expect(await coach.readings()).toHaveLength(2);
 
   await coach.go('Steal');
-  await expect(page.getByRole('alert')).toContainText('This screen could not be loaded');
+  await expect(page.getByRole('alert')).toContainText('This screen did not load');
   await page.unroute(part);
-  await page.getByRole('button', { name: 'Try again' }).click();
+  await page.getByRole('button', { name: 'Retry' }).click();
   await expect(page.getByRole('alert')).toHaveCount(0);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
 });
@@ -37,10 +37,10 @@ test('a worker that does not load says so, and works when it does', async ({ pag
   await page.route(part, (route) => route.abort());
   await coach.openDemo();
   await coach.go('Odds');
-  await expect(page.getByRole('alert')).toContainText('could not be worked out');
+  await expect(page.getByRole('alert')).toContainText('The odds did not load');
   await page.unroute(part);
-  await page.getByRole('button', { name: 'Try again' }).click();
-  await expect(page.getByRole('list', { name: 'How often it has to work' })).toBeVisible();
+  await page.getByRole('button', { name: 'Retry' }).click();
+  await expect(page.getByRole('list', { name: 'How often it needs to work' })).toBeVisible();
   await expect(page.getByRole('alert')).toHaveCount(0);
 });
 

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { Coach } from './pages/coach.ts';
 import { expect, test } from './pages/test.ts';
 
-test('a roster of 500 rows with 20 bad ones brings in 480 and names the 20; again doubles nothing', async ({
+test('a roster of 500 rows with 20 bad ones imports 480 and names the 20; again adds nothing', async ({
   page,
 }) => {
   test.setTimeout(90_000);
@@ -19,16 +19,16 @@ test('a roster of 500 rows with 20 bad ones brings in 480 and names the 20; agai
     buffer: Buffer.from(['Jersey,Player,T,Pos', ...rows].join('\n')),
   };
   await page.getByLabel('CSV file').setInputFiles(file);
-  await expect(page.getByText('480 new players, 0 there already, 20 bad rows.')).toBeVisible();
+  await expect(page.getByText('480 new players, 0 already here, 20 bad rows.')).toBeVisible();
   await expect(page.locator('.csv-bad li')).toHaveCount(20);
   await expect(page.getByText('Line 5 Enter a name.')).toBeVisible();
-  await page.getByRole('button', { name: 'Bring in 480 players' }).click();
+  await page.getByRole('button', { name: 'Import 480 players' }).click();
   await expect(
-    page.getByText('480 players brought in, 0 were there already, 20 bad rows left out.'),
+    page.getByText('480 players imported, 0 were already here, 20 rows skipped.'),
   ).toBeVisible({ timeout: 20_000 });
   await page.reload();
   await page.getByLabel('CSV file').setInputFiles(file);
-  await expect(page.getByText('0 new players, 480 there already, 20 bad rows.')).toBeVisible();
+  await expect(page.getByText('0 new players, 480 already here, 20 bad rows.')).toBeVisible();
 
   // A column that was not found is chosen by hand.
   await page.getByLabel('CSV file').setInputFiles({
@@ -56,10 +56,10 @@ test('times go out and in as a table, and a whole team as one file', async ({ pa
   await page
     .getByLabel('CSV file')
     .setInputFiles({ name: 'times.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
-  await coach.choose('Metres');
+  await coach.choose('Meters');
   await expect(page.getByText('Line 5 Enter a time from 1.5 to 8 s.')).toBeVisible();
-  await page.getByRole('button', { name: 'Bring in 3 times' }).click();
-  await expect(page.getByText('3 times brought in')).toBeVisible();
+  await page.getByRole('button', { name: 'Import 3 times' }).click();
+  await expect(page.getByText('3 times imported')).toBeVisible();
   const steal = (await coach.readings()).find(({ kind }) => kind === 'steal');
   expect(steal).toMatchObject({ leadFeet: 11.5, method: 'import' });
 
@@ -73,7 +73,7 @@ test('times go out and in as a table, and a whole team as one file', async ({ pa
     mimeType: 'application/json',
     buffer: Buffer.from('{"half"'),
   });
-  await expect(page.getByText('Choose a team file (JSON) exported here.')).toBeVisible();
+  await expect(page.getByText('Choose a team file (JSON) exported from Bradyon.')).toBeVisible();
   const renamed = content.toString().replace('Tern Rock Skuas', 'Skuas restored');
   await picker.setInputFiles({
     name: 'team.json',
@@ -90,12 +90,12 @@ test('times go out and in as a table, and a whole team as one file', async ({ pa
 
   // Deleting somebody asks for his name, and takes his times with him.
   await page.getByRole('link', { name: 'Dara Whitlock' }).click();
-  await page.getByRole('button', { name: 'Delete Dara Whitlock and his times' }).click();
+  await page.getByRole('button', { name: 'Delete Dara Whitlock and times' }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByRole('button', { name: 'Delete for good' }).click();
+  await dialog.getByRole('button', { name: 'Delete forever' }).click();
   await expect(dialog.getByText('Type Dara Whitlock to delete him.')).toBeVisible();
   await dialog.getByLabel('Type Dara Whitlock').fill('Dara Whitlock');
-  await dialog.getByRole('button', { name: 'Delete for good' }).click();
+  await dialog.getByRole('button', { name: 'Delete forever' }).click();
   await page.waitForURL(/people$/);
   expect(await coach.readings()).toHaveLength(2);
 });

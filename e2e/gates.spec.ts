@@ -5,12 +5,12 @@ test('gates are set up, somebody runs, and his splits are times of his', async (
   const coach = new Coach(page);
   await coach.openDemo();
   await page.getByRole('link', { name: 'Gates' }).click();
-  await page.getByRole('button', { name: 'Set it up' }).click();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByText('Name the device, up to 40 letters.')).toBeVisible();
-  await page.getByRole('button', { name: 'Set up simulated gates' }).click();
-  const card = page.locator('.gate-device', { hasText: 'Its token, shown only now' });
+  await page.getByRole('button', { name: 'Add simulated gates' }).click();
+  const card = page.locator('.gate-device', { hasText: 'This token is shown only once' });
   const token = await card.locator('code').last().innerText();
-  await card.getByLabel('At the gates now').selectOption({ label: '22 Kofi Darragh' });
+  await card.getByLabel('Running now').selectOption({ label: '22 Kofi Darragh' });
   const before = await page.locator('.gate-run').count();
   await card.getByRole('button', { name: 'Let 22 Kofi Darragh run' }).click();
   await expect(page.locator('.gate-run')).toHaveCount(before + 1);
@@ -36,5 +36,5 @@ test('gates are set up, somebody runs, and his splits are times of his', async (
   await expect(page.getByText('The beam at 10 ft missed him')).toBeVisible({ timeout: 15_000 });
   await coach.go('Team');
   await page.getByRole('link', { name: 'Kofi Darragh' }).click();
-  await expect(page.getByRole('heading', { name: /^Dash, 30 to 88/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Sprint, 30 to 88/ })).toBeVisible();
 });

@@ -10,7 +10,7 @@ test('a lead is found by dragging and test dives, kept, and used by the steal', 
   const runners = page.getByRole('combobox', { name: 'Runner', exact: true });
   // For a quick runner the best lead all in all is no longer when he is thrown over at often.
   await runners.selectOption({ label: '2 Ines Okafor' });
-  const best = page.getByText(/^All in all best: /);
+  const best = page.getByText(/^Best overall: /);
   const bestFeet = async () => Number(/best: ([\d.]+)/.exec(await best.innerText())?.[1]);
   await page.getByText('Rarely', { exact: true }).click();
   const rarely = await bestFeet();
@@ -35,11 +35,11 @@ test('a lead is found by dragging and test dives, kept, and used by the steal', 
   await expect(runner).not.toHaveAttribute('aria-valuenow', '11.5');
   const dragged = Number(await runner.getAttribute('aria-valuenow'));
   expect(dragged).toBeGreaterThan(12);
-  await expect(page.getByText('too far for the risk you take')).toBeVisible();
+  await expect(page.getByText('Too far for the risk you chose')).toBeVisible();
   await runner.focus();
   for (let step = 0; step < (dragged - 10) * 2; step += 1) await page.keyboard.press('ArrowLeft');
   await expect(runner).toHaveAttribute('aria-valuenow', '10');
-  await expect(page.getByText(/^At 10\sft he is out on/)).toBeVisible();
+  await expect(page.getByText(/^At 10\sft the runner is out on/)).toBeVisible();
 
   // Modes and corners say what they cost.
   const longest = page.locator('.lead-first .figure');
@@ -53,7 +53,7 @@ test('a lead is found by dragging and test dives, kept, and used by the steal', 
   await page.getByText('Two-way', { exact: true }).first().click();
 
   // He is too slow for going to pay, however far he leads.
-  await expect(page.getByText('Going pays from no lead here')).toBeVisible();
+  await expect(page.getByText('No lead makes it worth going')).toBeVisible();
 
   // Elbow over, three times: he gets back quicker than was known.
   for (let dive = 0; dive < 3; dive += 1) {
@@ -63,7 +63,7 @@ test('a lead is found by dragging and test dives, kept, and used by the steal', 
   await expect(coach.saved()).toBeVisible();
   await page.reload();
   await expect(page.getByText(/^10\sft: elbow over, reaches 11\.5\sft/)).toHaveCount(3);
-  await page.getByRole('button', { name: 'Take back the dive from 10 ft' }).first().click();
+  await page.getByRole('button', { name: 'Undo the dive from 10 ft' }).first().click();
   await expect(page.getByText(/^10\sft: elbow over, reaches 11\.5\sft/)).toHaveCount(2);
 
   await runner.focus();
@@ -72,7 +72,7 @@ test('a lead is found by dragging and test dives, kept, and used by the steal', 
   await expect(page.getByText('Joon Castellane leads off 12 ft')).toBeVisible();
   await coach.go('Steal');
   await expect(page.getByRole('group', { name: 'Lead' })).toContainText('12 ft');
-  await expect(page.getByRole('group', { name: 'Lead' })).toContainText('his own');
+  await expect(page.getByRole('group', { name: 'Lead' })).toContainText('own');
 });
 
 test('off second and third the infielders decide, and a sheet prints on one page', async ({

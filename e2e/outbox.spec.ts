@@ -76,7 +76,7 @@ test('signing out in one tab ends the other, asks about what is not sent, and le
   await expect(page.locator('.watch-face')).toBeVisible();
   await page.getByRole('button', { name: /^Account of/ }).click();
   await page.getByRole('button', { name: 'Sign out' }).click();
-  await page.getByRole('button', { name: 'Delete them, sign out' }).click();
+  await page.getByRole('button', { name: 'Delete them and sign out' }).click();
   await page.waitForURL(/sign-in/);
   await second.waitForURL(/sign-in/);
   expect(await coach.keptHere()).toEqual([]);
@@ -101,12 +101,12 @@ test('what the server refuses lies in the tray with its reason, to mend or to de
   await page.getByRole('button', { name: '1 not saved' }).click();
   const tray = page.getByRole('dialog');
   await expect(tray.getByText('Delivery, leg lift, 1.41 s')).toBeVisible();
-  await expect(tray.getByText('This player was deleted. Choose somebody else.')).toBeVisible();
+  await expect(tray.getByText('This player was deleted. Choose another player.')).toBeVisible();
   // It is still there after a reload.
   await page.reload();
   await page.getByRole('button', { name: '1 not saved' }).click();
   await tray.getByLabel('Save it for').selectOption(other);
-  await expect(tray.getByText('Everything of yours is saved.')).toBeVisible();
+  await expect(tray.getByText('All your taps are saved.')).toBeVisible();
   await tray.getByRole('button', { name: 'Close' }).click();
   await expect(coach.saved()).toBeVisible();
   expect(await coach.readings()).toMatchObject([{ personId: other, seconds: 1.41 }]);
@@ -142,7 +142,7 @@ test('a server that breaks for a while: each tap arrives once, or lies in the tr
   await tray.getByRole('button', { name: 'Retry' }).first().click();
   await expect(tray.getByRole('button', { name: 'Retry' })).toHaveCount(1);
   await tray.getByRole('button', { name: 'Retry' }).click();
-  await expect(page.getByText('Everything of yours is saved.')).toBeVisible();
+  await expect(page.getByText('All your taps are saved.')).toBeVisible();
   await expect(page.getByText('All saved')).toBeAttached();
   const kept = (await coach.readings()).map(({ seconds }) => seconds).toSorted();
   expect(kept).toEqual([1.33, 1.41, 2.09]);

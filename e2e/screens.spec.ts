@@ -5,7 +5,7 @@ import { expect, test } from './pages/test.ts';
 
 const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
 
-/** Everything by day; at night only what colours can break. */
+/** Everything by day; at night only what colors can break. */
 async function expectAccessible(page: Page, colorScheme: 'light' | 'dark'): Promise<void> {
   const axe = new AxeBuilder({ page });
   const { violations } = await (
@@ -54,7 +54,7 @@ const SCREENS = [
 /** What only the softball team has. */
 const SOFTBALL_SCREENS = ['timing?watch=leave', 'leads', 'steals'];
 
-// The night's colours are the same on a phone.
+// The night's colors are the same on a phone.
 const LOOKS = [
   { device: 'tablet', viewport: { width: 1280, height: 800 }, colorScheme: 'light' },
   { device: 'tablet', viewport: { width: 1280, height: 800 }, colorScheme: 'dark' },
@@ -82,7 +82,7 @@ async function enterDemo(page: Page): Promise<DemoTeams> {
 
 async function expectFits(page: Page, colorScheme: 'light' | 'dark'): Promise<void> {
   await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
-  await expect(page.getByText(/^Getting/)).toHaveCount(0);
+  await expect(page.getByText(/^Loading/)).toHaveCount(0);
   await expectAccessible(page, colorScheme);
   const overflow = await page.evaluate(
     () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
@@ -91,7 +91,7 @@ async function expectFits(page: Page, colorScheme: 'light' | 'dark'): Promise<vo
 }
 
 for (const { device, viewport, colorScheme } of LOOKS) {
-  test.describe(`on a ${device} in ${colorScheme} colours`, () => {
+  test.describe(`on a ${device} in ${colorScheme} colors`, () => {
     test.use({ viewport, colorScheme });
     for (const path of FRONT) {
       test(`${path} is accessible and fits`, async ({ page }) => {
@@ -141,7 +141,7 @@ test('everything touched in a game is at least 48 px high', async ({ browser }) 
   ]) {
     await page.goto(base + screen);
     await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
-    await expect(page.getByText(/^Getting/)).toHaveCount(0);
+    await expect(page.getByText(/^Loading/)).toHaveCount(0);
     const low = await page
       .locator('main :is(button, select, .choice-option, .btn)')
       .evaluateAll((all) =>

@@ -24,8 +24,8 @@ test('the board moves with one delivery, opens a race, and the card says what th
   const after = await row.getByRole('cell').allInnerTexts();
   const column = before.findIndex((text, index) => text !== after[index]);
   expect(before.filter((text, index) => text !== after[index])).toHaveLength(1);
-  expect(Number(/(\d+)\+?\s%/.exec(after[column] ?? '')?.[1])).toBeLessThan(
-    Number(/(\d+)\+?\s%/.exec(before[column] ?? '')?.[1]),
+  expect(Number(/(\d+)\+?%/.exec(after[column] ?? '')?.[1])).toBeLessThan(
+    Number(/(\d+)\+?%/.exec(before[column] ?? '')?.[1]),
   );
   await page.getByRole('button', { name: 'As timed' }).click();
   await expect(row.getByRole('cell').nth(column)).toHaveText(before[column] ?? '', {
@@ -57,8 +57,8 @@ test('the board moves with one delivery, opens a race, and the card says what th
     .getByRole('combobox', { name: 'Runner', exact: true })
     .locator('option:checked')
     .innerText();
-  await page.getByRole('link', { name: 'Go-card', exact: true }).click();
-  const card = page.getByRole('article', { name: 'Go-card' });
+  await page.getByRole('link', { name: 'Go card', exact: true }).click();
+  const card = page.getByRole('article', { name: 'Go card' });
   await expect(card.getByRole('row', { name: runner }).locator('td.sheet-own')).toHaveText(
     threshold,
   );
@@ -86,11 +86,11 @@ test('what he supposes changes the race: kind, pitch, lead, and another runner o
     Number(/^(\d+)/.exec(await page.locator('.steal-first').innerText())?.[1]);
   const plain = await chance();
 
-  await page.getByLabel('Pitch he expects').selectOption({ label: 'Pitch-out' });
+  await page.getByLabel('Pitch expected').selectOption({ label: 'Pitchout' });
   await expect.poll(chance).toBeLessThan(plain);
-  await page.getByLabel('Pitch he expects').selectOption({ label: 'Breaking ball' });
+  await page.getByLabel('Pitch expected').selectOption({ label: 'Breaking ball' });
   await expect.poll(chance).toBeGreaterThan(plain);
-  await page.getByLabel('Pitch he expects').selectOption({ label: 'Whatever comes' });
+  await page.getByLabel('Pitch expected').selectOption({ label: 'Any pitch' });
 
   await page.getByRole('button', { name: 'Lead: more' }).click();
   await page.getByRole('button', { name: 'Lead: more' }).click();
@@ -98,17 +98,17 @@ test('what he supposes changes the race: kind, pitch, lead, and another runner o
   await expect.poll(chance).toBeGreaterThan(plain);
 
   await page.getByText('Hop lead').click();
-  await expect(page.getByText(/If they throw over while he rolls he is out on/)).toBeVisible();
+  await expect(page.getByText(/If they throw over during the hop, the runner is out on/)).toBeVisible();
   await page.getByText('Delayed').click();
-  await expect(page.getByText('the pitch does not count in this race')).toBeVisible();
-  await page.getByRole('button', { name: 'Who covers is off the bag: more' }).click();
+  await expect(page.getByText('the pitch does not count here')).toBeVisible();
+  await page.getByRole('button', { name: 'Fielder away from the bag: more' }).click();
 
   await page.getByText('Third', { exact: true }).click();
   await page.getByLabel('Batter').selectOption({ label: 'Left-handed' });
   await page.getByLabel('Also on: a runner on first').selectOption({ label: '4 Dara Whitlock' });
   await expect(page.getByText(/Double steal: nobody out \d+/)).toBeVisible();
   await page.getByText('Home', { exact: true }).click();
-  await expect(page.getByText('Nobody throws: the pitch is the whole race.')).toBeVisible();
+  await expect(page.getByText('Nobody throws. The pitch is the whole race.')).toBeVisible();
 });
 
 test('a team’s own numbers for its level change the odds, and nonsense is refused beside the field', async ({
@@ -123,12 +123,12 @@ test('a team’s own numbers for its level change the odds, and nonsense is refu
 
   await coach.go('Team');
   await page.getByRole('link', { name: 'Level' }).click();
-  await page.getByLabel('Throws away, 0 to 1').fill('2');
+  await page.getByLabel('Wild throws, 0 to 1').fill('2');
   await page.getByLabel('Tag, throw on line, s').fill('.3');
   await page.getByRole('button', { name: 'Save level' }).click();
-  await expect(page.getByText('Throws away: enter 0 to 0.6.')).toBeVisible();
+  await expect(page.getByText('Wild throws: enter 0 to 0.6.')).toBeVisible();
   await expect(page.getByLabel('Tag, throw on line, s')).toHaveValue('.3');
-  await page.getByLabel('Throws away, 0 to 1').fill('');
+  await page.getByLabel('Wild throws, 0 to 1').fill('');
   await page.getByRole('button', { name: 'Save level' }).click();
   await expect(page.getByText(/^Level saved/)).toBeVisible();
   await coach.go('Steal');

@@ -17,19 +17,19 @@ test('an assistant joins with a code, times, and the owner sees it; the rules st
   await assistant.signUp();
   await assistant.page.getByText('Join with a code').click();
   await assistant.page.getByRole('textbox', { name: 'Code' }).fill('AAAA');
-  await assistant.page.getByRole('button', { name: 'Join the team' }).click();
-  await expect(assistant.page.getByText('Enter the code you were given')).toBeVisible();
+  await assistant.page.getByRole('button', { name: 'Join team' }).click();
+  await expect(assistant.page.getByText('Enter your code')).toBeVisible();
   await assistant.page.getByRole('textbox', { name: 'Code' }).fill(code.toLowerCase());
-  await assistant.page.getByRole('button', { name: 'Join the team' }).click();
+  await assistant.page.getByRole('button', { name: 'Join team' }).click();
   await assistant.page.waitForURL(/\/timing$/);
   await assistant.tap(0, 1330, 3400);
   await expect(assistant.saved()).toBeVisible();
   await assistant.go('Team');
   await assistant.page.getByRole('link', { name: 'Rules' }).click();
   await expect(
-    assistant.page.getByText('Only the owner of the team can change these.'),
+    assistant.page.getByText('Only the team owner can change these.'),
   ).toBeVisible();
-  await expect(assistant.page.getByLabel('Name of the team')).toBeDisabled();
+  await expect(assistant.page.getByLabel('Team name')).toBeDisabled();
   await context.close();
 
   await page.reload();
@@ -48,9 +48,9 @@ test.describe('wrong input', () => {
     await page.waitForURL(/\/sign-in\?next=/);
     await coach.signIn();
     await expect(
-      page.getByText('E-mail address and password do not belong together'),
+      page.getByText('Email and password do not belong together'),
     ).toBeVisible();
-    await expect(page.getByLabel('E-mail address')).toHaveValue(coach.email);
+    await expect(page.getByLabel('Email')).toHaveValue(coach.email);
 
     await coach.signUp();
     await coach.makeTeam('Tern Rock Skuas');
@@ -60,11 +60,11 @@ test.describe('wrong input', () => {
     await dialog.getByLabel('Number').fill('4x');
     await dialog.getByLabel('Name').fill('Ines Okafor');
     await dialog.getByRole('button', { name: 'Add' }).click();
-    await expect(dialog.getByText('Enter a shirt number of up to three figures')).toBeVisible();
+    await expect(dialog.getByText('Enter a jersey number of up to three digits')).toBeVisible();
     await expect(dialog.getByLabel('Number')).toBeFocused();
     await dialog.getByLabel('Number').fill('4');
     await dialog.getByRole('button', { name: 'Add' }).click();
-    await expect(dialog.getByText('Another player on this side wears this number.')).toBeVisible();
+    await expect(dialog.getByText('Another player on this team wears this number.')).toBeVisible();
     await expect(dialog.getByLabel('Name')).toHaveValue('Ines Okafor');
     await dialog.getByLabel('Number').fill('2');
     await dialog.getByRole('button', { name: 'Add' }).click();
@@ -126,7 +126,7 @@ test.describe('the demo', () => {
     await coach.openDemo();
     await page.getByRole('button', { name: /Tern Rock Skuas/ }).click();
     await page.getByRole('button', { name: 'Sandbar Petrels' }).click();
-    await expect(page.getByLabel('In the circle')).toBeVisible();
+    await expect(page.getByLabel('Pitcher')).toBeVisible();
     await page.reload();
     await expect(page.getByText('Fastpitch softball, 43 ft')).toBeVisible();
     await page.getByRole('button', { name: /^Account of/ }).click();

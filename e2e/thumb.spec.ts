@@ -13,7 +13,7 @@ test.describe('with the figures moving', () => {
     await coach.makeSeason();
     await coach.go('Time');
     await expect(page.getByText('Thumb not calibrated for delivery and pop')).toBeVisible();
-    await page.getByRole('link', { name: 'Drill it' }).click();
+    await page.getByRole('link', { name: 'Calibrate' }).click();
     await page.waitForURL(/thumb$/);
     await page.goto(`${page.url()}?seed=7`);
     await page.getByRole('button', { name: 'Start the drill' }).click();
@@ -63,7 +63,7 @@ test('two coaches time the same pitches on their own devices and see each one’
   await assistant.signUp();
   await assistant.page.getByText('Join with a code').click();
   await assistant.page.getByRole('textbox', { name: 'Code' }).fill(code);
-  await assistant.page.getByRole('button', { name: 'Join the team' }).click();
+  await assistant.page.getByRole('button', { name: 'Join team' }).click();
   await assistant.page.waitForURL(/\/timing$/);
 
   const together = `${page.url().replace(/staff$/, '')}timing/thumb?mode=together`;

@@ -32,11 +32,11 @@ test('from the stopwatch to a call: three taps, a reload, and the sum on Steal',
   // One time each, so what is typical of the level still pulls: 1.41 + 2.11 + .10 tag against
   // .13 jump + his run from 11.5 ft, the steal itself from 12.
   await expect(page.locator('.verdict')).toHaveText('Go');
-  await expect(page.getByText(/^8\d\s% safe\. He needs 80\s%\.$/)).toBeVisible();
+  await expect(page.getByText(/^8\d% safe\. Needs 80%\.$/)).toBeVisible();
   await expect(page.getByText(/^Go if Silas Ruiz-Hale is 1\.\d\d\ss or slower/)).toBeVisible();
   await expect(page.getByText('Ball 3.62 s')).toBeVisible();
   for (let step = 0; step < 5; step += 1)
-    await page.getByRole('button', { name: 'Chance he needs: more' }).click();
+    await page.getByRole('button', { name: 'Chance a steal needs: more' }).click();
   // Short of it now, but within the doubt of single times.
   await expect(page.locator('.verdict')).toHaveText('Close');
   await expect(page.getByText('your own rule')).toBeVisible();
@@ -92,7 +92,7 @@ test('with the keyboard alone: Space, no throw, undo, set aside, bring back', as
   await page.keyboard.press('Space');
   await page.keyboard.press('Space');
   await expect(page.locator('.watch-words')).toHaveText(
-    'Too soon after the last tap: not counted.',
+    'Too soon after the last tap. Not counted.',
   );
   await page.waitForTimeout(1000);
   await page.keyboard.press('Space');
@@ -101,7 +101,7 @@ test('with the keyboard alone: Space, no throw, undo, set aside, bring back', as
   await page.keyboard.press('z');
   await expect(page.locator('.reading-aside')).toHaveCount(1);
   await expect(page.getByText('set aside: wrong tap')).toBeVisible();
-  await page.getByRole('button', { name: /^Bring back/ }).click();
+  await page.getByRole('button', { name: /^Restore/ }).click();
   await expect(page.locator('.reading-aside')).toHaveCount(0);
 
   await page
@@ -145,7 +145,7 @@ test('a time that cannot be what it says is not kept, and it is said why', async
   await coach.go('Time');
   await coach.tap(0, 300);
   await expect(page.locator('.watch-words')).toHaveText(
-    '0.30 s is not kept. Enter a time from 0.5 to 4 s.',
+    '.30 s was not saved. Enter a time from 0.5 to 4 s.',
   );
   await expect(page.locator('.reading')).toHaveCount(0);
 });
@@ -156,7 +156,7 @@ test('softball: from release to mitt, no style, no lead, and the small diamond w
   const coach = new Coach(page);
   await coach.makeSeason('fastpitch43');
   await coach.go('Time');
-  await expect(page.getByLabel('In the circle')).toBeVisible();
+  await expect(page.getByLabel('Pitcher')).toBeVisible();
   await expect(page.getByText('Slide step')).toHaveCount(0);
   await coach.tap(0, 480, 2600);
   await expect(page.locator('.readings').getByText('Release to mitt')).toBeVisible();
@@ -174,5 +174,5 @@ test('softball: from release to mitt, no style, no lead, and the small diamond w
   await page.getByRole('button', { name: 'Save rules' }).click();
   await expect(page.getByText('Rules saved')).toBeVisible();
   await coach.go('Steal');
-  await expect(page.getByText('the pitch does not count in this race')).toBeVisible();
+  await expect(page.getByText('the pitch does not count here')).toBeVisible();
 });

@@ -73,10 +73,10 @@ test('runners come one after the other; an undo goes back; a time is given to wh
   await expect(page.locator('.reading').nth(0)).toContainText('set aside: wrong tap');
 
   await page.getByRole('button', { name: 'Set aside Steal of second 3.40' }).click();
-  await page.getByRole('button', { name: 'It was somebody else’s' }).click();
+  await page.getByRole('button', { name: 'Wrong player' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('It was').selectOption({ label: '7 Temba Moyo' });
-  await dialog.getByRole('button', { name: 'Move it' }).click();
+  await dialog.getByRole('button', { name: 'Move' }).click();
   await expect(page.getByText("is Temba Moyo's now")).toBeVisible();
   await expect(page.locator('.reading', { hasText: 'Temba Moyo' }).first()).toContainText('3.40 s');
   await expect(page.getByText('set aside: wrong person')).toBeVisible();
@@ -111,20 +111,20 @@ test('a hold, then a pick-off in mid-chain; between innings pops alone; outfield
   await expect(page.locator('[data-mark="first move"]')).toContainText('2.50');
   // He throws over instead: the same chain goes on as a pick-off.
   await page.keyboard.press('p');
-  await expect(page.locator('.watch-about')).toHaveText('Silas Ruiz-Hale, pick-off to first');
+  await expect(page.locator('.watch-about')).toHaveText('Silas Ruiz-Hale, pickoff to first');
   await page.locator('.watch-face').evaluate((face) => {
     const event = new PointerEvent('pointerdown', { bubbles: true, isPrimary: true, button: 0 });
     Object.defineProperty(event, 'timeStamp', { value: performance.now() + 2500 + 1100 });
     face.dispatchEvent(event);
   });
-  await expect(page.locator('.reading').nth(0)).toContainText('Pick-off to first');
+  await expect(page.locator('.reading').nth(0)).toContainText('Pickoff to first');
   await expect(page.locator('.reading').nth(1)).toContainText('Hold');
   await page.keyboard.press('p');
   for (const nth of [1, 2, 3]) {
     const at = 60_000 * nth;
     await coach.tap(at, at + 2400 + 100 * nth, at + 3800 + 100 * nth, at + 5900);
   }
-  await expect(page.locator('.time-rhythm')).toContainText('can be timed');
+  await expect(page.locator('.time-rhythm')).toContainText('rhythm you can time');
 
   await page.keyboard.press('i');
   await expect(page.locator('.watch-about')).toHaveText('Vance Tolliver, pop to second');
@@ -171,11 +171,11 @@ test('softball: a leave-time is early, on time or late, whichever is tapped firs
       [firstName, secondName, gapMs] as const,
     );
   await tapBoth('Left', 'Release', 120);
-  await expect(page.getByText('Early by 0.12 s: that is an out')).toBeVisible();
+  await expect(page.getByText('Early by .12 s: that is an out')).toBeVisible();
   await tapBoth('Release', 'Left', 60);
-  await expect(page.getByText('On time: 0.06 s after the release')).toBeVisible();
+  await expect(page.getByText('On time: .06 s after the release')).toBeVisible();
   await tapBoth('Release', 'Left', 210);
-  await expect(page.getByText('Late by 0.21 s')).toBeVisible();
+  await expect(page.getByText('Late by .21 s')).toBeVisible();
   await page.keyboard.press('z');
   await expect(page.getByText('set aside: wrong tap')).toBeVisible();
   await expect(coach.saved()).toBeVisible();

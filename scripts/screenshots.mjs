@@ -81,7 +81,7 @@ async function takeAll(browser, address) {
       await page.getByRole('link', { name: 'Board' }).click();
       await page.getByRole('table').waitFor();
       await take('board');
-      await page.getByRole('link', { name: 'Go-card' }).click();
+      await page.getByRole('link', { name: 'Go card' }).click();
       await page.getByRole('article').waitFor();
       await take('go-card');
     }
@@ -90,9 +90,9 @@ async function takeAll(browser, address) {
     await take('leads');
     if (device === '') {
       await work.getByRole('link', { name: 'Odds' }).click();
-      await page.getByText('Your line-up against').waitFor();
+      await page.getByText('Your lineup against').waitFor();
       await take('odds');
-      await page.getByRole('link', { name: 'Line-up' }).click();
+      await page.getByRole('link', { name: 'Lineup' }).click();
       await page.locator('.lineup').waitFor();
       await take('lineup');
     }

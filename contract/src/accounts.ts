@@ -52,18 +52,18 @@ const accountName = text('Enter your name, up to 80 letters.', { max: 80 });
 export const accountContract = contract<Account>({
   id: required(id<AccountId>()),
   name: required(accountName),
-  email: required(email('Enter an e-mail address.')),
+  email: required(email('Enter an email address.')),
 });
 
 export const signUpContract = contract<SignUp>({
   id: required(id<AccountId>()),
   name: required(accountName),
-  email: required(email('Enter your e-mail address, like coach@example.org.')),
+  email: required(email('Enter your email address, like coach@example.org.')),
   password: required(newPassword),
 });
 
 export const signInContract = contract<SignIn>({
-  email: required(email('Enter the e-mail address you signed up with.')),
+  email: required(email('Enter the email address you signed up with.')),
   password: required(ownPassword),
 });
 
@@ -73,8 +73,8 @@ export const passwordChangeContract = contract<PasswordChange>({
 });
 
 export const passwordResetContract = contract<PasswordReset>({
-  email: required(email('Enter the e-mail address you signed up with.')),
-  code: required(codeRule('Enter the code that the owner of your team gave you.')),
+  email: required(email('Enter the email address you signed up with.')),
+  code: required(codeRule('Enter the code your team owner gave you.')),
   password: required(newPassword),
 });
 

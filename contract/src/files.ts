@@ -86,7 +86,7 @@ function twiceMisfit(file: TeamFile): Misfit | null {
   for (const name of lists) {
     const index = firstTwice<{ id: string }>(file[name], ({ id }) => id);
     if (index !== -1) {
-      return { path: `${name}.${String(index)}.id`, message: 'This id stands here twice.' };
+      return { path: `${name}.${String(index)}.id`, message: 'This id is listed twice.' };
     }
   }
   const shirt = firstTwice(file.people, ({ opponentId, number, retired }) =>
@@ -95,7 +95,7 @@ function twiceMisfit(file: TeamFile): Misfit | null {
   if (shirt !== -1) {
     return {
       path: `people.${String(shirt)}.number`,
-      message: 'Another player of this side wears this number.',
+      message: 'Another player on this team wears this number.',
     };
   }
   for (const [index, { times }] of file.together.entries()) {
@@ -103,7 +103,7 @@ function twiceMisfit(file: TeamFile): Misfit | null {
     if (time !== -1) {
       return {
         path: `together.${String(index)}.times.${String(time)}`,
-        message: 'One coach has one time of one pitch.',
+        message: 'Each coach has one time for each pitch.',
       };
     }
   }
@@ -129,7 +129,7 @@ function strangerMisfit(file: TeamFile): Misfit | null {
   return stranger
     ? {
         path: `${stranger[0]}.${String(stranger[1])}`,
-        message: 'This belongs to somebody who is not in the file.',
+        message: 'This belongs to a player who is not in the file.',
       }
     : null;
 }
@@ -169,13 +169,13 @@ function fromOlder(value: unknown): unknown {
   };
 }
 
-const VERSIONS = `This file is of another version. Versions 1 to ${String(TEAM_FILE_VERSION)} are read here.`;
+const VERSIONS = `This file is from another version. Bradyon opens versions 1 to ${String(TEAM_FILE_VERSION)}.`;
 const only = { min: TEAM_FILE_VERSION, max: TEAM_FILE_VERSION, whole: true };
 
 export const teamFileContract = readingOlder(
   contract<TeamFile>(
     {
-      format: required(oneOf(['bradyon-team'], 'Choose a team file that was exported here.')),
+      format: required(oneOf(['bradyon-team'], 'Choose a team file exported from Bradyon.')),
       version: required(number(VERSIONS, only)),
       exportedAt: required(instant('Say when the file was made.')),
       team: required(contract<Omit<TeamDraft, 'id'>>(teamFields, teamMisfit)),

@@ -82,7 +82,7 @@ export const gateEventContract = contract<GateEvent>(
     id: required(id<GateRunId>()),
     type: required(oneOf(['run', 'pitch'], 'Send a run or a pitch.')),
     number: optional(
-      text('Send a shirt number of one to three figures.', { max: 3, pattern: /^\d{1,3}$/ }),
+      text('Send a jersey number of one to three digits.', { max: 3, pattern: /^\d{1,3}$/ }),
     ),
     takenAt: required(instant('Say when it was timed.')),
     beams: optional(rowsOf(beam, 20)),
@@ -130,7 +130,7 @@ export const newGateDeviceContract = contract<NewGateDevice>({
 });
 export const gateDevicesContract = listContract(gateDeviceContract);
 export const atTheGatesContract = contract<AtTheGates>({
-  personId: required(nullable(id<PersonId>('Choose somebody of your roster, or nobody.'))),
+  personId: required(nullable(id<PersonId>('Choose a player on your roster, or nobody.'))),
 });
 
 export const gateRunContract = contract<GateRun>(

@@ -65,7 +65,7 @@ export function battingMisfit(batting: readonly BattingRecord[]): Misfit | null 
     if (seen.has(record.personId)) {
       return {
         path: `batting.${String(index)}`,
-        message: 'One season of one batter: he is here twice.',
+        message: 'This batter is listed twice.',
       };
     }
     seen.add(record.personId);
@@ -98,7 +98,7 @@ const contactRule = contract<ContactShares>({
   through: share('Through'),
   outAtHome: share('Out at home'),
   conceded: share('Run conceded'),
-  scoresIfHolding: share('Scores if he waits'),
+  scoresIfHolding: share('Scores if they wait'),
 });
 
 /** A team's own sheets of how the game goes; that each adds up is asked of the whole team. */

@@ -26,8 +26,8 @@ function testDiveMisfit({ result, inchesShort }: TestDiveRecord): Misfit | null 
     path: 'inchesShort',
     message:
       result === 'short'
-        ? 'Enter how many inches his hand was short.'
-        : 'Only a dive that was short has inches.',
+        ? 'Enter how many inches short the hand was.'
+        : 'Only a dive that came up short has inches.',
   };
 }
 
@@ -36,11 +36,11 @@ export const testDiveContract = contract<TestDiveRecord>(
     id: required(id<TestDiveId>()),
     personId: required(id<PersonId>()),
     leadFeet: required(number('Enter the lead, 1 to 30 ft.', { min: 1, max: 30, decimals: 2 })),
-    result: required(oneOf(DIVE_RESULTS, 'Say what the dive showed.')),
+    result: required(oneOf(DIVE_RESULTS, 'Choose how the dive ended.')),
     inchesShort: required(
       nullable(number('Enter how many inches short, 1 to 60.', { min: 1, max: 60, decimals: 1 })),
     ),
-    takenAt: required(instant('Say when he dived.')),
+    takenAt: required(instant('Say when the dive was.')),
   },
   testDiveMisfit,
 );

@@ -20,7 +20,7 @@ const personFields = {
   id: required(id<PersonId>()),
   opponentId: required(nullable(id<OpponentId>())),
   number: required(
-    text('Enter a shirt number of up to three figures, or leave it empty.', {
+    text('Enter a jersey number of up to three digits, or leave it blank.', {
       min: 0,
       max: 3,
       pattern: /^\d{0,3}$/,
@@ -28,11 +28,11 @@ const personFields = {
   ),
   name: required(text('Enter a name, up to 80 letters.', { max: 80 })),
   throws: required(oneOf(HANDS, 'Choose the throwing hand.')),
-  bats: required(oneOf(SIDES_OF_PLATE, 'Choose the side of the plate.')),
+  bats: required(oneOf(SIDES_OF_PLATE, 'Choose which side they bat from.')),
   positions: required(listOf(oneOf(POSITIONS, 'Choose positions from the list.'), 10)),
   leadFeet: required(
     nullable(
-      number('Enter a lead from 1 to 30 ft, or leave it empty.', { min: 1, max: 30, decimals: 2 }),
+      number('Enter a lead from 1 to 30 ft, or leave it blank.', { min: 1, max: 30, decimals: 2 }),
     ),
   ),
   retired: required(flag('Say whether this player is retired.')),

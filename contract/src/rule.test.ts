@@ -123,7 +123,7 @@ describe('contract', () => {
       errors: [
         { path: 'name', message: 'Enter a name.' },
         { path: 'count', message: 'Enter a count.' },
-        { path: 'extra', message: 'Leave this out: extra is not known here.' },
+        { path: 'extra', message: 'Remove this: extra is not a field here.' },
       ],
     });
   });

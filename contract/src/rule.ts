@@ -179,7 +179,7 @@ function list<T>(rule: Rule<T>, max: number, alike: 'allowed' | 'refused'): Rule
         const before = found.length;
         const row = rule.read(each, at, found);
         if (found.length === before && alike === 'refused' && kept.includes(row)) {
-          found.push({ path: at, message: 'This stands here twice. Leave one out.' });
+          found.push({ path: at, message: 'This is listed twice. Remove one.' });
         }
         kept.push(row);
       }
@@ -249,7 +249,7 @@ export function contract<T extends object>(
         const name = key.slice(0, LONGEST_NAME);
         found.push({
           path: inside(path, name),
-          message: `Leave this out: ${name} is not known here.`,
+          message: `Remove this: ${name} is not a field here.`,
         });
       }
       const misfit = found.length === before ? also?.(kept as T) : null;

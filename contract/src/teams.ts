@@ -97,33 +97,33 @@ const rulesetContract = contract<Ruleset>({
   innings: required(
     number('Enter the innings of a full game, 1 to 12.', { min: 1, max: 12, whole: true }),
   ),
-  leadRule: required(oneOf(LEAD_RULES, 'Choose when a runner may leave.')),
+  leadRule: required(oneOf(LEAD_RULES, 'Choose when a runner may leave the bag.')),
   stealAllowed: required(flag('Say whether stealing is allowed.')),
   buntAllowed: required(flag('Say whether bunting is allowed.')),
   headFirstAllowed: required(flag('Say whether head-first slides are allowed.')),
   devicesAllowed: required(flag('Say whether devices are allowed in the box.')),
   runRuleRuns: required(
     nullable(
-      number('Enter a lead of 1 to 30 runs, or leave it empty.', { min: 1, max: 30, whole: true }),
+      number('Enter a lead of 1 to 30 runs, or leave it blank.', { min: 1, max: 30, whole: true }),
     ),
   ),
   runRuleAfterInning: required(
     nullable(
-      number('Enter an inning from 1 to 12, or leave it empty.', { min: 1, max: 12, whole: true }),
+      number('Enter an inning from 1 to 12, or leave it blank.', { min: 1, max: 12, whole: true }),
     ),
   ),
   tieBreakerFromInning: required(
     nullable(
-      number('Enter an inning from 1 to 20, or leave it empty.', { min: 1, max: 20, whole: true }),
+      number('Enter an inning from 1 to 20, or leave it blank.', { min: 1, max: 20, whole: true }),
     ),
   ),
   pickLimit: required(
-    nullable(number('Enter 1 to 9 throws, or leave it empty.', { min: 1, max: 9, whole: true })),
+    nullable(number('Enter 1 to 9 throws, or leave it blank.', { min: 1, max: 9, whole: true })),
   ),
 });
 
 const throwLimit = required(
-  nullable(number('Enter 1 to 300 throws, or leave it empty.', { min: 1, max: 300, whole: true })),
+  nullable(number('Enter 1 to 300 throws, or leave it blank.', { min: 1, max: 300, whole: true })),
 );
 
 /** One rule per constant, each saying what it may be. */
@@ -143,7 +143,7 @@ export const teamDraftFields = {
   level: required(oneOf(LEVEL_NAMES, 'Choose the level you play at.')),
   ruleset: required(rulesetContract),
   neededChance: required(
-    number('Enter a chance from 50 to 99 %.', { min: 0.5, max: 0.99, decimals: 3 }),
+    number('Enter a chance from 50 to 99%.', { min: 0.5, max: 0.99, decimals: 3 }),
   ),
   levelChanges: required(contract<LevelChanges>(changeFields)),
   playChanges: required(playChangesRule),
@@ -200,7 +200,7 @@ export const membersContract = listContract(
 
 const inviteFields = {
   id: required(id<InviteId>()),
-  many: required(flag('Say whether several people may use it.')),
+  many: required(flag('Say whether more than one person may use it.')),
 };
 export const inviteDraftContract = contract<InviteDraft>(inviteFields);
 
@@ -219,7 +219,5 @@ export const resetCodeContract = contract<ResetCode>({
 });
 
 export const joinContract = contract<Join>({
-  code: required(
-    codeRule('Enter the code you were given: eight letters and figures, like K7QD-93XM.'),
-  ),
+  code: required(codeRule('Enter your code: eight letters and digits, like K7QD-93XM.')),
 });

@@ -32,8 +32,8 @@ const feet = (say: string) => nullable(number(say, { min: 0, max: 400, decimals:
 
 const draftFields = {
   id: required(id<ReadingId>()),
-  personId: required(id<PersonId>('Say whose time this is.')),
-  kind: required(oneOf(READING_KINDS, 'Say what was timed.')),
+  personId: required(id<PersonId>('Choose whose time this is.')),
+  kind: required(oneOf(READING_KINDS, 'Choose what was timed.')),
   seconds: required(
     number('Enter a time in seconds, up to 20.', { min: -1, max: 20, decimals: 3 }),
   ),
@@ -43,8 +43,8 @@ const draftFields = {
     nullable(number('Enter a lead from 0 to 40 ft.', { min: 0, max: 40, decimals: 2 })),
   ),
   start: required(nullable(oneOf(START_TECHNIQUES, 'Choose a start from the list, or none.'))),
-  fromFeet: required(feet('Enter where the dash began, 0 to 400 ft.')),
-  toFeet: required(feet('Enter where the dash ended, 0 to 400 ft.')),
+  fromFeet: required(feet('Enter where the sprint started, 0 to 400 ft.')),
+  toFeet: required(feet('Enter where the sprint ended, 0 to 400 ft.')),
   method: required(oneOf(METHODS, 'Say how it was timed.')),
   resolutionSeconds: required(
     nullable(
@@ -58,7 +58,7 @@ const draftFields = {
 /** What of a reading does not go together, or null. */
 function readingMisfit(reading: ReadingDraft): Misfit | null {
   return reading.movedFrom === reading.id
-    ? { path: 'movedFrom', message: 'A time does not replace itself.' }
+    ? { path: 'movedFrom', message: 'A time cannot replace itself.' }
     : describeMisfit(reading);
 }
 

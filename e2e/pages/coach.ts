@@ -23,29 +23,29 @@ export class Coach {
 
   async openDemo(): Promise<void> {
     await this.page.goto('/sign-in');
-    await this.page.getByRole('button', { name: 'Look around in the demo' }).click();
+    await this.page.getByRole('button', { name: 'Try the demo' }).click();
     await this.page.waitForURL(/\/timing$/);
   }
 
   async signUp(): Promise<void> {
     await this.page.goto('/sign-up');
     await this.page.getByLabel('Your name').fill(this.name);
-    await this.page.getByLabel('E-mail address').fill(this.email);
+    await this.page.getByLabel('Email').fill(this.email);
     await this.page.getByLabel('Password').fill(PASSWORD);
     await this.page.getByRole('button', { name: 'Create account' }).click();
     await this.page.waitForURL(/\/teams$/);
   }
 
   async signIn(): Promise<void> {
-    await this.page.getByLabel('E-mail address').fill(this.email);
+    await this.page.getByLabel('Email').fill(this.email);
     await this.page.getByLabel('Password').fill(PASSWORD);
     await this.page.getByRole('button', { name: 'Sign in', exact: true }).click();
   }
 
   async makeTeam(name: string, rules?: string): Promise<void> {
-    await this.page.getByLabel('Name of the team').fill(name);
+    await this.page.getByLabel('Team name').fill(name);
     if (rules) await this.page.getByLabel('Rules').selectOption({ label: rules });
-    await this.page.getByRole('button', { name: 'Make the team' }).click();
+    await this.page.getByRole('button', { name: 'Create team' }).click();
     await this.page.waitForURL(/\/people$/);
   }
 

@@ -68,7 +68,7 @@ describe('making a team', () => {
     const lacking = await send({ squeeze: { ...squeeze, scored: 0.5 } });
     expect([lacking.status, lacking.problem.errors]).toMatchObject([
       422,
-      [{ path: 'playChanges.squeeze', message: expect.stringContaining('90.0 %') as string }],
+      [{ path: 'playChanges.squeeze', message: expect.stringContaining('90.0%') as string }],
     ]);
     const odd = await send({ squeeze: { ...squeeze, scored: 6 } });
     expect(odd.problem.errors).toMatchObject([{ path: 'playChanges.squeeze.scored' }]);

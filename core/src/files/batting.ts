@@ -67,7 +67,7 @@ export function readBatting(
     const line = index + 2;
     const read = (key: BattingColumn): string => cellOf(cells, matching, key);
     const reasons: string[] = [];
-    const person = whoseRow(read, known, 'Say whose season it is: a number or a name.');
+    const person = whoseRow(read, known, 'Enter a number or a name.');
     if ('reason' in person) reasons.push(person.reason);
     const counted = (key: CountColumn): number => {
       const value = figureOf(read(key)) ?? 0;
@@ -100,7 +100,7 @@ export function readBatting(
     const misfit = describeTotalsMisfit(totals);
     if (misfit) return { line, ok: false, reasons: [misfit.message] };
     if (seen.has(person.id)) {
-      return { line, ok: false, reasons: ['His season stands in this file twice.'] };
+      return { line, ok: false, reasons: ['This player is in the file twice.'] };
     }
     seen.add(person.id);
     const before = there.get(person.id);

@@ -86,7 +86,7 @@ describe('a roster file', () => {
       [5, 'Throws "both": enter right or left.'],
       [6, expect.stringContaining('Positions "QB"')],
       [7, 'Number 4 is worn by Dara Whitlock.'],
-      [8, 'dara whitlock stands in this file twice.'],
+      [8, 'dara whitlock is in this file twice.'],
       [9, 'Lead "90": enter feet, 1 to 30.'],
     ]);
     expect(newOpponents).toEqual([]);
@@ -227,10 +227,10 @@ describe('a file of times', () => {
     ]);
     expect(reasonsOf(rows)).toEqual([
       [3, 'Team "Nobody Known" is not known: add it first.'],
-      [4, '99 is not on the roster: add him first.'],
-      [5, 'There are several Joon Castellane: give number and name.'],
+      [4, '99 is not on the roster. Add the player first.'],
+      [5, 'More than one Joon Castellane: enter number and name.'],
       [6, expect.stringContaining('Timed "yawn" is not known')],
-      [7, 'Seconds "quick": enter a figure.'],
+      [7, 'Seconds "quick": enter a number.'],
       [8, 'Enter a time from 0.8 to 4 s.'],
       [9, 'Say which base the throw went to.'],
       [10, 'Date: enter it like 2031-05-01 or 2031-05-01 17:30.'],
@@ -309,8 +309,8 @@ describe('a file of seasons at bat', () => {
       [2, 'BB "x": enter a whole number from 0 to 2000.'],
       [3, 'Give plate appearances (PA) or at bats (AB).'],
       [4, expect.stringContaining('add up to more')],
-      [5, 'Say whose season it is: a number or a name.'],
-      [7, 'His season stands in this file twice.'],
+      [5, 'Enter a number or a name.'],
+      [7, 'This player is in the file twice.'],
     ]);
   });
 

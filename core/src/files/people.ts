@@ -131,7 +131,7 @@ export function readPeople(
       retired: retired === 'yes',
     };
     if (seen.has(person.id)) {
-      return { line, ok: false, reasons: [`${name} stands in this file twice.`] };
+      return { line, ok: false, reasons: [`${name} is in this file twice.`] };
     }
     const wearer = wearers.get(identityOf(person));
     const taken = worn.get(`${opponentId ?? ''} ${number}`);

@@ -103,13 +103,13 @@ export function readReadings(
     const line = index + 2;
     const read = (key: ReadingColumn): string => cellOf(cells, matching, key);
     const reasons: string[] = [];
-    const person = whoseRow(read, known, 'Say whose time it is: a number or a name.');
+    const person = whoseRow(read, known, 'Enter a number or a name.');
     if ('reason' in person) reasons.push(person.reason);
 
     const figure = (key: 'seconds' | 'lead' | 'from' | 'to', title: string): number | null => {
       const value = figureOf(read(key));
       if (value === null || Number.isFinite(value)) return value;
-      reasons.push(`${title} "${read(key)}": enter a figure.`);
+      reasons.push(`${title} "${read(key)}": enter a number.`);
       return null;
     };
     const feet = (key: 'lead' | 'from' | 'to', title: string, step: number): number | null => {
@@ -131,7 +131,7 @@ export function readReadings(
     };
 
     const kind = word(KIND_NAMES, 'kind', 'Timed');
-    if (kind === null && read('kind') === '') reasons.push('Timed: say what was timed.');
+    if (kind === null && read('kind') === '') reasons.push('Timed: enter what was timed.');
     const seconds = figure('seconds', 'Seconds');
     if (seconds === null && read('seconds') === '') reasons.push('Enter the seconds.');
     const takenAt = instantOf(read('takenAt'));

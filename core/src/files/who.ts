@@ -43,6 +43,6 @@ export function whoseRow(
   const active = fits.filter(({ retired }) => !retired);
   const [only, another] = active.length > 0 ? active : fits;
   const who = [number, name].filter((part) => part !== '').join(' ');
-  if (!only) return { reason: `${who} is not on the roster: add him first.` };
-  return another ? { reason: `There are several ${who}: give number and name.` } : { id: only.id };
+  if (!only) return { reason: `${who} is not on the roster. Add the player first.` };
+  return another ? { reason: `More than one ${who}: enter number and name.` } : { id: only.id };
 }

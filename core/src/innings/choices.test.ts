@@ -61,13 +61,13 @@ describe('a squeeze', () => {
     }
     const lacking = { ...USUAL_SQUEEZE, scored: 0.4 };
     expect(describeChangesMisfit({ squeeze: lacking })?.path).toBe('squeeze');
-    expect(() => playLevelOf('hs', { squeeze: lacking })).toThrow('add up to 85.0 %');
+    expect(() => playLevelOf('hs', { squeeze: lacking })).toThrow('They total 85.0%');
     const contact = { through: 0.3, outAtHome: 0.7, conceded: 0.4, scoresIfHolding: 0.2 };
     expect(describeChangesMisfit({ contactBack: contact })?.path).toBe('contactBack');
     expect(describeChangesMisfit({ rates: level.rates, bunt: level.bunt })).toBeNull();
     // All strikeouts add up, but no half could be reckoned with them.
     const none = Object.fromEntries(EVENTS.map((event) => [event, event === 'strikeout' ? 1 : 0]));
-    expect(describeChangesMisfit({ rates: none as BattingRates })?.message).toContain('20 %');
+    expect(describeChangesMisfit({ rates: none as BattingRates })?.message).toContain('20%');
   });
 
   it('and a walk on purpose moves only who is forced', () => {

@@ -57,16 +57,16 @@ export function describeStandingMisfit(
   }
   if (!Number.isInteger(homeLead)) return { path: 'homeLead', message: 'Enter whole runs.' };
   if (half === 'bottom' && inning >= rules.innings && homeLead > 0) {
-    return { path: 'homeLead', message: 'The home team has won: it does not bat with a lead now.' };
+    return { path: 'homeLead', message: 'The home team has won. Lower the lead.' };
   }
   if (half === 'top' && inning > rules.innings && homeLead > 0) {
-    return { path: 'homeLead', message: 'The home team won after the last inning.' };
+    return { path: 'homeLead', message: 'The home team won in the last inning.' };
   }
   // The home team bats last: its lead ends a game at once, or after a top. The visitors may come to
   // any lead in their own half, and the home team still bats.
   const ending = leadThatEnds(rules, half === 'bottom' ? inning : inning - 1);
   if (homeLead >= ending) {
-    return { path: 'homeLead', message: 'The run rule has ended this game. Enter a smaller lead.' };
+    return { path: 'homeLead', message: 'The run rule ends this game. Enter a smaller lead.' };
   }
   return null;
 }

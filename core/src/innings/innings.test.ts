@@ -391,8 +391,8 @@ describe('any game', () => {
   it('is refused with rates that do not add up, with the reason', () => {
     const level = PLAY_LEVELS.hs;
     const rates = { ...level.rates, walk: 0.5 };
-    expect(describeSharesMisfit(rates)).toMatch(/add up to 100 %; these add up to 136\.5 %/);
-    expect(() => chainOf({ ...level, rates })).toThrow('add up to 100 %');
+    expect(describeSharesMisfit(rates)).toMatch(/total 100%\. They total 136\.5%/);
+    expect(() => chainOf({ ...level, rates })).toThrow('need to total 100%');
     const advance = { ...level.advance, groundScoreFromThird: 0.99 };
     expect(describeAdvanceMisfit(advance)).toMatch(/groundScoreFromThird and groundOutAtHome/);
     expect(() => sideOf([])).toThrow('at least one batter');

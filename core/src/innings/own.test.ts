@@ -42,7 +42,7 @@ describe('a batter’s own rates', () => {
   });
 
   it('are refused when the totals do not go together', () => {
-    expect(() => ownRates(level, season(10, 12))).toThrow('plate appearances');
+    expect(() => ownRates(level, season(10, 12))).toThrow('every plate appearance');
     expect(describeTotalsMisfit({ ...season(10, 1), doubles: 2 })?.path).toBe('hits');
     expect(totalsTogether([season(10, 2), season(5, 1)])).toEqual(season(15, 3));
   });

@@ -44,11 +44,11 @@ export function describeTotalsMisfit(
   if (hits + walks + strikeouts + reachedOnError > plateAppearances) {
     return {
       path: 'plateAppearances',
-      message: 'Hits, walks, strikeouts and errors add up to more: enter all plate appearances.',
+      message: 'Hits, walks, strikeouts and errors add up to more. Enter every plate appearance.',
     };
   }
   if (buntsGood > buntTries) {
-    return { path: 'buntTries', message: 'Enter at least as many sacrifices tried as were good.' };
+    return { path: 'buntTries', message: 'Enter at least as many sacrifice tries as good ones.' };
   }
   return null;
 }

@@ -59,15 +59,14 @@ export function describeChangesMisfit(
   }
   const { rates } = changes;
   if (rates && rates.groundOut + rates.flyOut + rates.popLineOut < FEWEST_IN_PLAY) {
-    const message =
-      'Outs on the ground, on flies and on pop-ups have to be at least 20 % together.';
+    const message = 'Ground outs, fly outs and pop-ups need to total at least 20%.';
     return { path: 'rates', message };
   }
   for (const infield of INFIELDS) {
     const path = CONTACT_SHEETS[infield];
     const shares = changes[path];
     if (shares && shares.outAtHome + shares.conceded > 1 + 1e-9) {
-      const message = 'Out at home and run conceded together have to be at most all of them.';
+      const message = 'Out at home and run conceded cannot total more than 100%.';
       return { path, message };
     }
   }

@@ -1,9 +1,9 @@
 import type { LevelName } from '../timing/index.ts';
 import { NO_SITUATION, type PlayLevel } from './rates.ts';
 
-const FITTED = 'Fitted to published tables of professional play; bunts are judgement.';
-const ASSUMED = 'Judgement: nothing was fitted for this level.';
-const SCALED = 'Scaled by judgement from the next level up; not checked against anything.';
+const FITTED = 'Fitted to published pro tables. Bunts are our estimate.';
+const ASSUMED = 'Our estimate for this level.';
+const SCALED = 'Our estimate, scaled down from the next level up.';
 
 /** How the game goes at each level. A team's own counts pull the rates toward its own. */
 export const PLAY_LEVELS: Record<LevelName, PlayLevel> = {

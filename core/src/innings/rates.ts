@@ -121,10 +121,10 @@ const CLOSE = 1e-9;
 export function describeSharesMisfit(shares: object): string | null {
   const all = Object.entries(shares) as [string, number][];
   const wrong = all.find(([, share]) => !(share >= 0 && share <= 1));
-  if (wrong) return `${wrong[0]} has to be from 0 to 100 %.`;
+  if (wrong) return `${wrong[0]} has to be from 0 to 100%.`;
   const sum = all.reduce((total, [, share]) => total + share, 0);
   if (Math.abs(sum - 1) > CLOSE) {
-    return `The shares have to add up to 100 %; these add up to ${(sum * 100).toFixed(1)} %.`;
+    return `These need to total 100%. They total ${(sum * 100).toFixed(1)}%.`;
   }
   return null;
 }

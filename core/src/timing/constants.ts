@@ -20,8 +20,8 @@ function constant(
   return { name, unit, min, max, note };
 }
 
-const BETWEEN = 'How far one player’s mean lies from another’s (standard deviation).';
-const WITHIN = 'How far one try of a player lies from his mean (standard deviation).';
+const BETWEEN = 'How much players differ (standard deviation).';
+const WITHIN = 'How much one player’s tries differ (standard deviation).';
 /** Mean, between and within of a kind of time. */
 function typicalConstants<K extends string>(key: K, name: string, note: string) {
   return {
@@ -36,16 +36,16 @@ function typicalConstants<K extends string>(key: K, name: string, note: string) 
  * until a team's own attempts say better.
  */
 export const LEVEL_CONSTANTS = {
-  topSpeed: constant('Top speed of a runner', 'ft/s', 10, 35, 'Reached late in a run.'),
+  topSpeed: constant('Top speed of a runner', 'ft/s', 10, 35, 'Reached late in the run.'),
   topSpeedVariation: constant('Top speed: between runners', 'share', 0.005, 0.3, BETWEEN),
   accelerationSeconds: constant(
-    'How slowly he gathers speed',
+    'Acceleration of a runner',
     's',
     0.3,
     2,
-    'Effective: a late-seen first movement is in it. A smaller number is a quicker start.',
+    'Smaller is quicker. Seeing the first step late is included.',
   ),
-  accelerationVariation: constant('Gathering speed: between runners', 'share', 0.005, 0.5, BETWEEN),
+  accelerationVariation: constant('Acceleration: between runners', 'share', 0.005, 0.5, BETWEEN),
   runSdSeconds: constant('Steal: try to try', 's', 0.005, 0.5, WITHIN),
   ...typicalConstants('delivery', 'Delivery', 'First move to mitt; softball: release to mitt.'),
   ...typicalConstants('popSecond', 'Pop to second', 'Mitt to glove at second.'),
@@ -59,29 +59,35 @@ export const LEVEL_CONSTANTS = {
     'Pitcher’s first move (softball: release) to runner’s first move, as a thumb sees it.',
   ),
   jumpSdSeconds: constant('Jump: try to try', 's', 0.005, 0.5, WITHIN),
-  jumpLeftHanderSeconds: constant('Jump on a left-hander, later by', 's', 0, 0.5, 'Added.'),
-  jumpLeftHanderSdSeconds: constant('Jump on a left-hander, less even by', 's', 0, 0.5, 'Added.'),
+  jumpLeftHanderSeconds: constant('Jump on a lefty, later by', 's', 0, 0.5, 'Added.'),
+  jumpLeftHanderSdSeconds: constant('Jump on a lefty, more spread by', 's', 0, 0.5, 'Added.'),
   'tag.onLineSeconds': constant('Tag, throw on line', 's', 0, 1, 'Glove at the bag to the tag.'),
   'tag.onLineSdSeconds': constant('Tag, throw on line: try to try', 's', 0.005, 0.5, WITHIN),
-  'tag.offLineSeconds': constant('Tag, throw off line', 's', 0, 1, 'Glove has to come back.'),
+  'tag.offLineSeconds': constant('Tag, throw off line', 's', 0, 1, 'The glove has to come back.'),
   'tag.offLineSdSeconds': constant('Tag, throw off line: try to try', 's', 0.005, 0.5, WITHIN),
-  'throws.onLine': constant('Throws on line', 'share', 0.05, 1, 'Of those not away.'),
-  'throws.offLine': constant('Throws off line', 'share', 0, 1, 'Of those not away.'),
-  'throws.wild': constant('Throws away', 'share', 0, 0.6, 'Safe at the next base, no more.'),
-  'back.reactSeconds': constant('Reading a move over', 's', 0.05, 1, 'Before he starts back.'),
-  'back.reactSdSeconds': constant('Reading a move over: try to try', 's', 0.005, 0.5, WITHIN),
+  'throws.onLine': constant('Throws on line', 'share', 0.05, 1, 'Of throws that are not wild.'),
+  'throws.offLine': constant('Throws off line', 'share', 0, 1, 'Of throws that are not wild.'),
+  'throws.wild': constant(
+    'Wild throws',
+    'share',
+    0,
+    0.6,
+    'The runner is safe, but goes no farther.',
+  ),
+  'back.reactSeconds': constant(
+    'Reading a pickoff',
+    's',
+    0.05,
+    1,
+    'Before the runner starts back.',
+  ),
+  'back.reactSdSeconds': constant('Reading a pickoff: try to try', 's', 0.005, 0.5, WITHIN),
   'back.topSpeed': constant('Speed going back', 'ft/s', 5, 30, 'Crossover step and dive.'),
-  'back.accelerationSeconds': constant('Gathering speed going back', 's', 0.05, 1.5, 'Effective.'),
+  'back.accelerationSeconds': constant('Acceleration going back', 's', 0.05, 1.5, 'Effective.'),
   'back.reachFeet': constant('Reach of a dive', 'ft', 1, 9, 'Hips to hand.'),
   'back.moveSdSeconds': constant('Dive back: try to try', 's', 0.005, 0.5, WITHIN),
   'fielder.topSpeed': constant('Speed of a fielder to the bag', 'ft/s', 10, 35, 'Covering second.'),
-  'fielder.accelerationSeconds': constant(
-    'How slowly a fielder gathers speed',
-    's',
-    0.3,
-    2,
-    'Effective.',
-  ),
+  'fielder.accelerationSeconds': constant('Acceleration of a fielder', 's', 0.3, 2, 'Effective.'),
 } satisfies Record<string, LevelConstant>;
 
 export type LevelConstantKey = keyof typeof LEVEL_CONSTANTS;

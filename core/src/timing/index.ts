@@ -54,6 +54,7 @@ export {
   type StartTechnique,
 } from './reading.ts';
 export { rhythmOf, type Rhythm } from './rhythm.ts';
+export { typedSeconds } from './typed.ts';
 export { throwsOn, type Thrower, type ThrowLimits } from './throws.ts';
 export {
   calibrate,

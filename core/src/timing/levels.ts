@@ -83,8 +83,8 @@ export interface Level {
   };
 }
 
-const CHECKED = 'Judgement from commonly quoted times; not measured on your players.';
-const SCALED = 'Scaled by judgement from the next level up; not checked against any times.';
+const CHECKED = 'Our estimate from commonly quoted times, not from your players.';
+const SCALED = 'Our estimate, scaled down from the next level up.';
 
 function typical(
   mean: number,

@@ -34,7 +34,7 @@ export const START_TECHNIQUES = ['dropStep', 'crossover', 'rocker', 'frontFoot']
 export type StartTechnique = (typeof START_TECHNIQUES)[number];
 
 /** How the time was taken. */
-export const METHODS = ['thumb', 'clip', 'gate', 'import'] as const;
+export const METHODS = ['thumb', 'clip', 'gate', 'typed', 'import'] as const;
 export type Method = (typeof METHODS)[number];
 
 /** Why a reading does not count, in the words the coach taps. */
@@ -42,7 +42,7 @@ export const ASIDE_REASONS = [
   'wrong tap',
   'wrong person',
   'did not see it',
-  'not a real try',
+  'not a full effort',
 ] as const;
 export type AsideReason = (typeof ASIDE_REASONS)[number];
 
@@ -155,34 +155,35 @@ export function describeMisfit(
     return { path: 'seconds', message: `Enter a time from ${min} to ${max} s.` };
   }
   if (base === null && rule.needsBase) {
-    const what = kind === 'steal' ? 'he ran to' : 'the throw went to';
+    const what = kind === 'steal' ? 'the runner ran to' : 'the throw went to';
     return { path: 'base', message: `Say which base ${what}.` };
   }
   if (base !== null && !rule.bases.includes(base)) {
     const which = rule.bases.join(' or ');
     return {
       path: 'base',
-      message: which ? `Choose ${which} as the base.` : 'Leave the base out: there is only one.',
+      message: which ? `Choose ${which} as the base.` : 'Leave the base out. There is only one.',
     };
   }
   if ((kind === 'delivery') !== (style !== null)) {
     return {
       path: 'style',
-      message: kind === 'delivery' ? 'Say leg lift or slide step.' : 'Only a delivery has a style.',
+      message:
+        kind === 'delivery' ? 'Choose leg lift or slide step.' : 'Only a delivery has a style.',
     };
   }
   if (leadFeet !== null && !rule.lead) {
     return { path: 'leadFeet', message: 'Only a steal and a dive back have a lead.' };
   }
   if (start !== null && !rule.start) {
-    return { path: 'start', message: 'Only a steal, a leave-time and a dash have a start.' };
+    return { path: 'start', message: 'Only a steal, a leave time and a sprint have a start.' };
   }
   if (kind === 'dash') {
     if (fromFeet === null || toFeet === null || fromFeet >= toFeet) {
-      return { path: 'toFeet', message: 'Say from where to where the dash was timed, in feet.' };
+      return { path: 'toFeet', message: 'Enter where the sprint started and ended, in feet.' };
     }
   } else if (fromFeet !== null || toFeet !== null) {
-    return { path: 'toFeet', message: 'Only a dash has a distance.' };
+    return { path: 'toFeet', message: 'Only a sprint has a distance.' };
   }
   return null;
 }

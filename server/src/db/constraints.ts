@@ -10,7 +10,7 @@ interface Reason {
 const NOBODY_KNOWN: Reason = {
   status: 422,
   path: 'personId',
-  message: 'Choose somebody on your roster or on an opponent.',
+  message: 'Choose a player on your roster or an opponent.',
 };
 const TAKEN: Reason = {
   status: 409,
@@ -24,17 +24,17 @@ const REASONS: Record<string, Reason> = {
   accounts__email: {
     status: 409,
     path: 'email',
-    message: 'There is an account with this e-mail address. Sign in instead.',
+    message: 'This email address has an account. Sign in instead.',
   },
   opponents__team_id_name: {
     status: 409,
     path: 'name',
-    message: 'You have an opponent of this name. Choose another, or restore that one.',
+    message: 'You already have an opponent with this name. Choose another, or restore that one.',
   },
   people__number_taken: {
     status: 409,
     path: 'number',
-    message: 'Another player on this side wears this number. Choose another, or leave it empty.',
+    message: 'Another player on this team wears this number. Choose another, or leave it blank.',
   },
   people__opponent_id: {
     status: 422,
@@ -51,20 +51,20 @@ const REASONS: Record<string, Reason> = {
   readings__moved_from: {
     status: 422,
     path: 'movedFrom',
-    message: 'The time that this one replaces is not known here.',
+    message: 'The time this one replaces is not here.',
   },
 };
 
 /** Ours to mend if they ever break; to the client they are still a refusal, not a fault. */
 const REFUSALS: Record<string, [status: number, message: string]> = {
-  '23505': [409, 'This stands here already.'],
-  '23503': [422, 'This belongs to something that is not here any more.'],
+  '23505': [409, 'This is here already.'],
+  '23503': [422, 'This belongs to something that was deleted.'],
   '23514': [422, 'These values do not go together.'],
 };
 
-const COMES_BACK = 'The database is not answering. What you tapped is kept and sent again.';
+const COMES_BACK = 'The database is not answering. Your taps are kept and sent again.';
 const SOON_SECONDS = 2;
-const TOO_BUSY = 'The server is too busy just now. What you tapped is kept and sent again.';
+const TOO_BUSY = 'The server is busy. Your taps are kept and sent again.';
 
 /** What passes by itself: a database that restarts, a lock or a query that took too long. */
 const PASSING: Record<string, string> = {

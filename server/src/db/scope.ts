@@ -33,7 +33,7 @@ export function inTeam<T>(
       tx,
       sql`select enter_team(${accountId}, ${teamId}) as role`,
     );
-    if (role === null) throw notFound('There is no such team among yours.');
+    if (role === null) throw notFound('You have no such team.');
     return work(tx, role);
   };
   return inTransaction(pool, scoped, kind);

@@ -25,7 +25,7 @@ export function errorHandler(logger: Logger): ErrorRequestHandler {
     logger.error({ id, err: error }, 'a request failed');
     send(
       res,
-      new Problem(500, `Something broke on our side. If it stays, report the number ${id}.`),
+      new Problem(500, `Something broke on our side. If it keeps happening, report number ${id}.`),
     );
   };
 }
@@ -43,6 +43,6 @@ function send(res: Response, problem: Problem): void {
 function problemFromParser(error: unknown): Problem | null {
   const status = error instanceof Error && 'status' in error ? error.status : null;
   if (typeof status !== 'number' || status < 400 || status > 499) return null;
-  if (status === 413) return new Problem(413, 'Send less at once: this is over the limit.');
+  if (status === 413) return new Problem(413, 'This is too large. Send less at once.');
   return new Problem(status, 'The request could not be read. Send valid JSON.');
 }

@@ -64,7 +64,7 @@ function shortly(value: unknown): string {
   return typeof value === 'object' ? 'something else' : JSON.stringify(value);
 }
 const CHANGED_MEANWHILE =
-  'Somebody else saved a change meanwhile. Look at what is there now, then save yours again.';
+  'Another coach just changed this. Check what is there now, then save again.';
 
 /** Sends a reply, held against its contract where the configuration asks for it. */
 export type Reply = <T>(res: Response, contract: Contract<T>, value: T, status?: number) => void;

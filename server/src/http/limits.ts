@@ -45,7 +45,8 @@ function short(key: string): string {
 
 function tooMany({ msBeforeNext }: RateLimiterRes): Problem {
   const seconds = Math.ceil(msBeforeNext / 1000);
-  const wait = seconds > 90 ? `${String(Math.ceil(seconds / 60))} minutes` : `${String(seconds)} s`;
+  const wait =
+    seconds > 90 ? `${String(Math.ceil(seconds / 60))} minutes` : `${String(seconds)} seconds`;
   return new Problem(429, `Too many tries. Wait ${wait} and try again.`, [], seconds);
 }
 

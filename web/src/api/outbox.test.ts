@@ -92,7 +92,7 @@ const refusal = (status: number, retryAfter: number | null = null) =>
     { title: 'No', status, detail: `No: ${String(status)}`, errors: [] },
     retryAfter,
   );
-const away = () => new UnreachableError('The server cannot be reached.', false);
+const away = () => new UnreachableError('The server is away.', false);
 const broken = () => new UnreachableError('Something broke.', true);
 
 describe('the outbox', () => {
@@ -139,7 +139,7 @@ describe('the outbox', () => {
     };
     outbox.add('tap', TEAM, ['a']);
     await settle();
-    expect(outbox.state.getState().trouble).toContain('cannot be reached');
+    expect(outbox.state.getState().trouble).toContain('is away');
     expect(timers.map(({ ms }) => ms)).toEqual([500]);
     outbox.add('tap', TEAM, ['b']);
     await settle(true);

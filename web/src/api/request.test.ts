@@ -32,7 +32,7 @@ describe('request', () => {
 
   it('says so when nothing answers', async () => {
     vi.stubGlobal('fetch', () => Promise.reject(new TypeError('network')));
-    await expect(request('GET', '/api/x')).rejects.toThrow('cannot be reached');
+    await expect(request('GET', '/api/x')).rejects.toThrow('Can’t reach the server');
   });
 });
 

@@ -44,7 +44,7 @@ export async function request<T>(method: string, path: string, body?: unknown): 
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
   } catch {
-    throw new UnreachableError('The server cannot be reached. Check the network.', false);
+    throw new UnreachableError('Can’t reach the server. Check your connection.', false);
   }
   if (response.status === 204) return undefined as T;
   const isJson = response.headers.get('Content-Type')?.includes('json') ?? false;
@@ -56,6 +56,6 @@ export async function request<T>(method: string, path: string, body?: unknown): 
   if (response.status >= 400 && response.status < 500 && problem) {
     throw new RefusedError(problem, seconds);
   }
-  const words = problem?.detail ?? 'The server did not answer as it should. Try again.';
+  const words = problem?.detail ?? 'The server sent a bad answer. Try again.';
   throw new UnreachableError(words, !AWAY.includes(response.status), seconds);
 }

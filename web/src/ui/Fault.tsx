@@ -19,12 +19,12 @@ export function Fault() {
   return (
     <div className="state-box" role="alert">
       <p className="state-title">
-        {isNotFetched ? 'This screen could not be loaded.' : 'This screen stopped working.'}
+        {isNotFetched ? 'This screen did not load.' : 'This screen stopped working.'}
       </p>
       <p>
         {isNotFetched
-          ? 'Check the network. The other screens go on.'
-          : 'Everything you tapped is safe. The other screens go on.'}
+          ? 'Check your connection. The other screens still work.'
+          : 'Your taps are safe. The other screens still work.'}
       </p>
       <button
         type="button"
@@ -33,7 +33,7 @@ export function Fault() {
           location.reload();
         }}
       >
-        Try again
+        Retry
       </button>
     </div>
   );

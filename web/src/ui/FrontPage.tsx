@@ -18,8 +18,7 @@ export function FrontPage({ title, children }: { title: string; children: ReactN
           <span>Bradyon</span>
         </div>
         <p className="front-words">
-          Time the pitcher, the catcher and the runner with one thumb. See whether the runner makes
-          it.
+          Time the pitcher, the catcher and the runner with one thumb. Know if the runner makes it.
         </p>
       </section>
       <section className="front-work">

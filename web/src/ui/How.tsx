@@ -5,7 +5,7 @@ import './How.scss';
 export function How({ children }: { children: ReactNode }) {
   return (
     <details className="how">
-      <summary>How is this worked out</summary>
+      <summary>How this works</summary>
       {children}
     </details>
   );

@@ -1,3 +1,4 @@
+import { hundredths, seconds } from './format.ts';
 import { swarm } from './swarm.ts';
 import './SpreadDots.scss';
 import { useWidth } from './useWidth.ts';
@@ -69,10 +70,10 @@ export function SpreadDots({
           />
         ))}
         <text className="spread-end" x="0" y={lineY + 15}>
-          {minSeconds.toFixed(2)}
+          {hundredths(minSeconds)}
         </text>
         <text className="spread-end" x={width} y={lineY + 15} textAnchor="end">
-          {maxSeconds.toFixed(2)} s
+          {seconds(maxSeconds)}
         </text>
       </svg>
     </div>

@@ -15,7 +15,7 @@ export function Empty({ title, children }: { title: string; children?: ReactNode
 export function Loading({ what }: { what: string }) {
   return (
     <div className="state-box state-loading" role="status">
-      Getting {what}
+      Loading {what}...
     </div>
   );
 }
@@ -26,7 +26,7 @@ export function Failure({ error, retry }: { error: Error; retry: () => void }) {
     <div className="state-box" role="alert">
       <p className="state-title">{error.message}</p>
       <button type="button" className="btn btn-outline-primary" onClick={retry}>
-        Try again
+        Retry
       </button>
     </div>
   );

@@ -4,9 +4,9 @@ import { feet, giveOrTake, seconds, timesCount, percent } from './format.ts';
 describe('the words of figures', () => {
   it('give seconds two decimals and hold on to the unit', () => {
     expect(seconds(1.384)).toBe('1.38\u00a0s');
-    expect(seconds(0)).toBe('0.00\u00a0s');
-    expect(seconds(-0.12)).toBe('\u22120.12\u00a0s');
-    expect(seconds(-0.001)).toBe('0.00\u00a0s');
+    expect(seconds(0)).toBe('.00\u00a0s');
+    expect(seconds(-0.12)).toBe('\u2212.12\u00a0s');
+    expect(seconds(-0.001)).toBe('.00\u00a0s');
   });
 
   it.each([
@@ -27,8 +27,8 @@ describe('the words of figures', () => {
 
 describe('percent', () => {
   it('is whole, and never certain', () => {
-    expect(percent(0.834)).toBe('83\u00a0%');
-    expect(percent(0.9994)).toBe('99+\u00a0%');
-    expect(percent(0)).toBe('0\u00a0%');
+    expect(percent(0.834)).toBe('83%');
+    expect(percent(0.9994)).toBe('99+%');
+    expect(percent(0)).toBe('0%');
   });
 });

@@ -1,16 +1,21 @@
 /** A figure is never torn from its unit at the end of a line. */
 const SPACE = '\u00a0';
 
-/** Seconds as a coach reads them: two decimals and the unit. Below zero: a runner who left early. @example seconds(1.384) // '1.38 s' */
+/** Seconds as a coach reads them: two decimals and the unit, no zero before the point. Below zero: a runner who left early. @example seconds(1.384) // '1.38 s' */
 export function seconds(value: number): string {
   const sign = value <= -0.005 ? '\u2212' : '';
-  return `${sign}${Math.abs(value).toFixed(2)}${SPACE}s`;
+  return `${sign}${hundredths(Math.abs(value))}${SPACE}s`;
 }
 
-/** A chance in whole percents; nothing is ever certain. @example percent(0.834) // '83 %' */
+/** The figure of seconds without its unit. @example hundredths(0.162) // '.16' */
+export function hundredths(value: number): string {
+  return value.toFixed(2).replace(/^0\./, '.');
+}
+
+/** A chance in whole percents; nothing is ever certain. @example percent(0.834) // '83%' */
 export function percent(chance: number): string {
-  if (chance > 0.995) return `99+${SPACE}%`;
-  return `${String(Math.round(chance * 100))}${SPACE}%`;
+  if (chance > 0.995) return '99+%';
+  return `${String(Math.round(chance * 100))}%`;
 }
 
 /** Feet to the half foot, without a sign. @example feet(-2.9) // '3 ft' */
@@ -20,7 +25,7 @@ export function feet(value: number): string {
 
 /** @example giveOrTake(0.052) // 'give or take .05' */
 export function giveOrTake(value: number): string {
-  return `give or take ${value.toFixed(2).replace(/^0/, '')}`;
+  return `give or take ${hundredths(value)}`;
 }
 
 /** @example timesCount(1) // '1 timed' */

@@ -11,7 +11,16 @@ export { FormEnd } from './FormEnd.tsx';
 export { FrontPage } from './FrontPage.tsx';
 export { Fault } from './Fault.tsx';
 export { FormField } from './FormField.tsx';
-export { feet, giveOrTake, longDate, percent, seconds, shortDate, timesCount } from './format.ts';
+export {
+  feet,
+  giveOrTake,
+  hundredths,
+  longDate,
+  percent,
+  seconds,
+  shortDate,
+  timesCount,
+} from './format.ts';
 export { How } from './How.tsx';
 export { Mark } from './Mark.tsx';
 export { notify, Notices } from './Notices.tsx';

@@ -104,10 +104,8 @@ function total(legs: readonly LaneLeg[]): number {
 function bar(leg: LaneLeg, x: number, rawWidth: number): Bar {
   const width = Math.max(0, rawWidth - SLIVER);
   const figure = leg.seconds.toFixed(2).replace(/^(-?)0/, '$1');
-  const long = `${leg.label} ${leg.seconds.toFixed(2)}`;
-  const fits = (text: string): boolean => text.length * CHARACTER + 16 < width;
-  if (fits(long)) return { ...leg, x, width, text: long, inside: true };
-  return { ...leg, x, width, text: `${leg.label} ${figure}`, inside: false };
+  const text = `${leg.label} ${figure}`;
+  return { ...leg, x, width, text, inside: text.length * CHARACTER + 16 < width };
 }
 
 function humpPath(centre: number, spread: number): string {

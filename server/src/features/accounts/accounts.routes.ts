@@ -39,7 +39,7 @@ export function accountRoutes({ pool, config, reply }: Deps): Router {
 
   const accountOf = async (id: AccountId): Promise<Account> => {
     const account = await asAccount(pool, id, (tx) => accounts.selectAccount(tx, id));
-    if (account === null) throw new Problem(401, 'This account is gone. Sign in with another.');
+    if (account === null) throw new Problem(401, 'This account was deleted. Sign in with another.');
     return account;
   };
 
@@ -54,7 +54,7 @@ export function accountRoutes({ pool, config, reply }: Deps): Router {
     await triesPerAccount.use(`own ${accountId}`);
     const kept = await asAccount(pool, accountId, accounts.selectOwnPassword);
     if (await passwordFits(kept, password)) return;
-    throw misfits([{ path, message: 'This is not your password. Type it again.' }]);
+    throw misfits([{ path, message: 'That is not your password. Type it again.' }]);
   };
 
   router.get('/welcome', async (_req, res) => {
@@ -87,7 +87,7 @@ export function accountRoutes({ pool, config, reply }: Deps): Router {
     } else await triesPerAccount.use(known);
     const fits = await passwordFits(kept?.passwordHash ?? null, password);
     if (kept === null || !fits) {
-      const message = 'E-mail address and password do not belong together. Check both.';
+      const message = 'Email and password do not match. Check both.';
       throw new Problem(401, message, [{ path: 'password', message }]);
     }
     reply(res, accountContract, await enter(req, res, kept.id));
@@ -135,7 +135,7 @@ export function accountRoutes({ pool, config, reply }: Deps): Router {
     const passwordHash = await hashPassword(password);
     const accountId = await accounts.resetPassword(pool, email, hashCode(code), passwordHash);
     if (accountId === null) {
-      const message = 'No open code is for this address. Check both, or ask for a new code.';
+      const message = 'This code does not go with this address. Check both, or ask for a new code.';
       throw misfits([{ path: 'code', message }]);
     }
     await signOutEverywhere(pool, accountId);
@@ -148,7 +148,7 @@ export function accountRoutes({ pool, config, reply }: Deps): Router {
     await refuseDemo(accountId);
     await confirm(accountId, password, 'password');
     if (!(await asAccount(pool, accountId, accounts.eraseAccount))) {
-      throw new Problem(409, 'You own a team. Delete it first, then your account.');
+      throw new Problem(409, 'You own a team. Delete the team first.');
     }
     await signOut(req);
     res.clearCookie('bradyon').status(204).end();
@@ -157,7 +157,7 @@ export function accountRoutes({ pool, config, reply }: Deps): Router {
   /** Everybody has its password: one visitor must not lock the others out. */
   const refuseDemo = async (accountId: AccountId): Promise<void> => {
     if ((await accounts.selectDemoAccount(pool)) === accountId) {
-      throw new Problem(403, 'The demo is everybody’s: its account stays as it is.');
+      throw new Problem(403, 'The demo account is shared and cannot be changed.');
     }
   };
 

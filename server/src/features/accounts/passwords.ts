@@ -17,7 +17,7 @@ export function commonMisfit(
   return COMMON.has(tried) || isOwn || isOneSign
     ? {
         path: 'password',
-        message: 'Many people have this password. Choose three or four words instead.',
+        message: 'This password is too common. Try three or four random words.',
       }
     : null;
 }

@@ -16,7 +16,7 @@ const PART_ROWS = 1000;
 /** A whole team as the text of its file, in pieces: readings are many. */
 export async function teamFileText(tx: Tx, teamId: TeamId): Promise<string[]> {
   const team = await selectTeam(tx, teamId);
-  if (team === null) throw notFound('There is no such team among yours.');
+  if (team === null) throw notFound('You have no such team.');
   const { id: _id, role: _role, version: _version, ...rest } = team;
   const head = {
     format: 'bradyon-team',

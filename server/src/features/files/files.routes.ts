@@ -53,10 +53,10 @@ export function fileRoutes({ pool, config, logger, reply }: Deps): Router {
     const accountId = signedIn(req);
     if (!Buffer.isBuffer(req.body)) throw new Problem(400, 'Send a team file as JSON.');
     if (coming.has(accountId)) {
-      throw new Problem(429, 'Another file of yours is coming in. Wait for it.', [], 10);
+      throw new Problem(429, 'You are importing another file. Wait for it to finish.', [], 10);
     }
     if (coming.size >= MOST_IMPORTS) {
-      throw new Problem(503, 'Other files are coming in. Try again in a moment.', [], 10);
+      throw new Problem(503, 'Other imports are running. Try again in a moment.', [], 10);
     }
     coming.add(accountId);
     try {

@@ -50,7 +50,7 @@ async function bringIn(): Promise<Team> {
   };
   say({ stage: 'checking', done: 0, of: file.readings.length });
   const team = await asAccount(pool, accountId, (tx) => restoreTeam(tx, id, file, say));
-  if (team === null) throw notFound('There is no such team among yours.');
+  if (team === null) throw notFound('You have no such team.');
   return team;
 }
 

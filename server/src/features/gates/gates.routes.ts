@@ -117,7 +117,7 @@ export function gateEventRoutes({ pool, reply }: Deps, readBody: RequestHandler)
   return router;
 }
 
-const NO_DEVICE = 'No device has this token. Set it up again under Time, Gates.';
+const NO_DEVICE = 'This token is not valid. Set the device up again under Time, Gates.';
 
 function hashToken(token: string): Buffer {
   return createHash('sha256').update(token).digest();

@@ -35,11 +35,11 @@ export function inningsRoutes({ pool, reply }: Deps): Router {
     const accountId = signedIn(req);
     const personId = idOf<PersonId>(req, 'id');
     const record = bodyOf(req, keptBattingContract);
-    if (record.personId !== personId) throw notFound('These totals are of somebody else.');
+    if (record.personId !== personId) throw notFound('These totals belong to another player.');
     const row = await inTeam(pool, accountId, idOf<TeamId>(req, 'teamId'), async (tx) => {
       const changed = await saveBatting(tx, record);
       const current = await selectOneBatting(tx, personId);
-      return staleOr404(changed, record, current, 'This season was deleted meanwhile.');
+      return staleOr404(changed, record, current, 'This season was just deleted.');
     });
     reply(res, keptBattingContract, row);
   });

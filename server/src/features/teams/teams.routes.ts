@@ -53,7 +53,7 @@ export function teamRoutes({ pool, reply }: Deps): Router {
       return id && teams.selectTeam(tx, id);
     });
     if (team === null) {
-      const message = 'No open invitation has this code. Check it, or ask for a new one.';
+      const message = 'This code does not work. Check it, or ask for a new one.';
       throw misfits([{ path: 'code', message }]);
     }
     reply(res, teamContract, team);
@@ -98,7 +98,7 @@ export function teamRoutes({ pool, reply }: Deps): Router {
     await inTeam(pool, me, idOf<TeamId>(req, 'teamId'), async (tx, role) => {
       if (accountId !== me) ownerOnly(role, 'remove somebody from the staff');
       const gone = await teams.deleteAssistant(tx, accountId);
-      if (!gone) throw notFound('There is no such assistant on the staff.');
+      if (!gone) throw notFound('This assistant is not on the staff.');
     });
     res.status(204).end();
   });
@@ -107,10 +107,10 @@ export function teamRoutes({ pool, reply }: Deps): Router {
     const accountId = idOf<AccountId>(req, 'accountId');
     const code = makeCode();
     await inTeam(pool, signedIn(req), idOf<TeamId>(req, 'teamId'), async (tx, role) => {
-      ownerOnly(role, 'make a code for a new password');
+      ownerOnly(role, 'make a password code');
       const members = await teams.selectMembers(tx);
       if (!members.some((member) => member.accountId === accountId)) {
-        throw notFound('There is no such coach on the staff.');
+        throw notFound('This coach is not on the staff.');
       }
       if (!(await teams.openReset(tx, accountId, hashCode(code)))) {
         throw new Problem(409, RESET_REFUSED);
@@ -142,7 +142,7 @@ export function teamRoutes({ pool, reply }: Deps): Router {
   router.delete('/:teamId/invites/:inviteId', async (req, res) => {
     const inviteId = idOf<InviteId>(req, 'inviteId');
     await inTeam(pool, signedIn(req), idOf<TeamId>(req, 'teamId'), (tx, role) => {
-      ownerOnly(role, 'withdraw an invitation');
+      ownerOnly(role, 'cancel an invitation');
       return teams.deleteInvite(tx, inviteId);
     });
     res.status(204).end();
@@ -151,10 +151,9 @@ export function teamRoutes({ pool, reply }: Deps): Router {
   return router;
 }
 
-const NO_TEAM = 'There is no such team among yours.';
+const NO_TEAM = 'You have no such team.';
 const RESET_REFUSED =
-  'A code opens every team this coach is on, and not all of them are yours. ' +
-  'Whoever runs this server can make one.';
+  'This coach is also on a team you do not own. ' + 'Ask whoever runs this server for a code.';
 
 function found<T>(team: T | null): T {
   if (team === null) throw notFound(NO_TEAM);

@@ -84,10 +84,10 @@ async function takeInTurn(
     }
     const first = draft.movedFrom === null ? undefined : now.get(draft.movedFrom);
     if (draft.movedFrom !== null && !first) {
-      return refusal(422, 'The time that this one replaces is not known here.', 'draft.movedFrom');
+      return refusal(422, 'The time this one replaces is not here.', 'draft.movedFrom');
     }
     if (!people.has(draft.personId)) {
-      return refusal(422, 'This player was deleted. Choose somebody else.', 'draft.personId');
+      return refusal(422, 'This player was deleted. Choose another player.', 'draft.personId');
     }
     const reading: Reading = {
       ...draft,

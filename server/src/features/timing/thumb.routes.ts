@@ -80,7 +80,7 @@ export function teamThumbRoutes({ pool, reply }: Deps): Router {
       await thumb.insertTogetherTime(tx, togetherId, draft);
       return thumb.selectOneTogether(tx, togetherId);
     });
-    if (together === null) throw notFound('There is no such round of timing together.');
+    if (together === null) throw notFound('This round of timing was not found.');
     reply(res, togetherContract, together, 201);
   });
 

@@ -19,7 +19,7 @@ export function AccountPage() {
       await forgetDevice();
       location.assign('/sign-in');
     } catch (error) {
-      notify(error instanceof Error ? error.message : 'Not signed out. Try again.');
+      notify(error instanceof Error ? error.message : 'You are still signed in. Try again.');
     }
   };
   return (
@@ -107,8 +107,8 @@ function DeleteAccount({ onClose }: { onClose: () => void }) {
       onClose={onClose}
     >
       <p>
-        It cannot be undone. Times you took stay with the team, without your name. A team of your
-        own has to be deleted first.
+        This cannot be undone. Your times stay with the team, without your name. If you own a team,
+        delete it first.
       </p>
       <PasswordField error={errorOf('password')} registered={form.register('password')} />
     </FormDialog>

@@ -22,8 +22,7 @@ export function ResetPage() {
   return (
     <FrontPage title="New password">
       <p>
-        Bradyon sends no mail. The owner of your team makes a code under Team, Staff, and gives it
-        to you. It works once, for one day.
+        Ask your team owner for a code. They make one under Team, Staff. It works once, for one day.
       </p>
       <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
         <EmailField error={errorOf('email')} registered={form.register('email')} />

@@ -51,14 +51,14 @@ function DemoDoor({ onOpen }: { onOpen: (account: Account) => Promise<void> }) {
   return (
     <>
       <Button variant="outline-primary" onClick={() => void open()}>
-        Look around in the demo
+        Try the demo
       </Button>
       {failure && (
         <p className="form-failure" role="alert">
           {failure}
         </p>
       )}
-      <p className="front-or">or with your own account</p>
+      <p className="front-or">or use your own account</p>
     </>
   );
 }

@@ -33,17 +33,17 @@ export function SignOutDialog({ onClose }: { onClose: () => void }) {
         <Modal.Title>{times} not reached the server</Modal.Title>
       </Modal.Header>
       <Modal.Body>
-        Keep them on this device, and they are sent when you sign in here again. Anybody with this
-        device could read them until then.
+        Keep them and they are sent when you sign in here again. Until then, anyone with this device
+        can read them.
       </Modal.Body>
       <Modal.Footer>
         <Button variant="outline-primary" onClick={onClose}>
           Stay signed in
         </Button>
         <Button variant="outline-primary" onClick={() => void leave('discard')}>
-          Delete them, sign out
+          Delete them and sign out
         </Button>
-        <Button onClick={() => void leave('keep')}>Keep them, sign out</Button>
+        <Button onClick={() => void leave('keep')}>Keep them and sign out</Button>
       </Modal.Footer>
     </Modal>
   );

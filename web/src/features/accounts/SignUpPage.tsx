@@ -27,7 +27,7 @@ export function SignUpPage() {
         <FormField
           label="Your name"
           error={errorOf('name')}
-          hint="Your staff sees it beside the times you take."
+          hint="Your staff sees it next to your times."
         >
           {(field) => <Form.Control {...field} autoComplete="name" {...form.register('name')} />}
         </FormField>
@@ -42,7 +42,7 @@ export function SignUpPage() {
         </FormEnd>
       </Form>
       <p>
-        Have one? <Link to="/sign-in">Sign in</Link>
+        Have an account? <Link to="/sign-in">Sign in</Link>
       </p>
     </FrontPage>
   );

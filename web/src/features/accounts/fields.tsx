@@ -11,7 +11,7 @@ interface Registered {
 /** The address that an account goes by. */
 export function EmailField({ error, registered }: Registered) {
   return (
-    <FormField label="E-mail address" error={error}>
+    <FormField label="Email" error={error}>
       {(field) => <Form.Control {...field} type="email" autoComplete="username" {...registered} />}
     </FormField>
   );
@@ -39,7 +39,7 @@ export function NewPasswordField({
   registered,
 }: Registered & { label?: string }) {
   return (
-    <FormField label={label} error={error} hint="10 characters or more.">
+    <FormField label={label} error={error} hint="At least 10 characters.">
       {(field) => (
         <Form.Control {...field} type="password" autoComplete="new-password" {...registered} />
       )}

@@ -19,7 +19,7 @@ export function ClipMarks({
 }) {
   return (
     <section className="card-box clip-form">
-      <FormField label="What is it">
+      <FormField label="What to time">
         {(field) => (
           <Form.Select
             {...field}
@@ -103,16 +103,13 @@ export function ClipRates({
 }) {
   return (
     <section className="card-box clip-form">
-      <FormField
-        label="The clip plays at, frames a second"
-        hint="Measured; state it if it is wrong."
-      >
+      <FormField label="Clip speed, frames per second" hint="Measured. Change it if it is wrong.">
         {(field) => <RateInput {...field} value={playFps} onChange={video.setPlayFps} />}
       </FormField>
       <FormField
-        label="The camera took, frames a second"
-        hint="More than it plays at: slow motion, such as 120 or 240."
-        error={marking.rateFits ? undefined : 'Enter the frames a second of the camera, 5 to 2000.'}
+        label="Camera speed, frames per second"
+        hint="Higher for slow motion, such as 120 or 240."
+        error={marking.rateFits ? undefined : 'Enter the camera’s frames per second, 5 to 2000.'}
       >
         {(field) => (
           <Form.Control

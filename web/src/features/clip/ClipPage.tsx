@@ -33,7 +33,7 @@ export function ClipPage() {
         <h1>Clip</h1>
         <TimeTabs />
         <label className="btn btn-primary clip-open">
-          <Film size={18} aria-hidden="true" /> {clip ? 'Open another' : 'Open a clip'}
+          <Film size={18} aria-hidden="true" /> {clip ? 'Open another clip' : 'Open a clip'}
           <input
             type="file"
             accept="video/*"
@@ -50,9 +50,8 @@ export function ClipPage() {
         <div className="state-box">
           <p className="state-title">Open a clip of the pitch, the throw or the run.</p>
           <p>
-            It stays on this device: it is not sent anywhere. Step to the frame of each event and
-            mark it. A clip of 30 frames a second gives a time to about two hundredths; slow motion
-            gives more.
+            The clip stays on this device. Step to each event and mark it. At 30 frames per second a
+            time is good to about .02 s. Slow motion is better.
           </p>
         </div>
       )}

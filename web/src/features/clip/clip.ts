@@ -59,9 +59,9 @@ export function frameAt(shownSeconds: number, by: number, playFps: number): numb
 export const CLIP_PLANS = {
   battery: 'Delivery and pop',
   softballBattery: 'Release to mitt, and pop',
-  pick: 'Pick-off',
+  pick: 'Pickoff',
   pop: 'Pop',
-  leave: 'Leave-time',
+  leave: 'Leave time',
   steal: 'Steal',
   diveBack: 'Dive back',
   homeToFirst: 'Home to first',

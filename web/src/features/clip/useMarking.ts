@@ -69,7 +69,7 @@ export function useMarking(file: File, playFps: number) {
     const drafts: ReadingDraft[] = [];
     for (const split of splits) {
       const owner = ownerOf(split.kind);
-      if (!owner) return 'Pick whose time it is, then keep it.';
+      if (!owner) return 'Choose the player, then save it.';
       const draft: ReadingDraft = {
         ...plainContext(split.kind),
         ...split,
@@ -86,7 +86,7 @@ export function useMarking(file: File, playFps: number) {
       const misfit = describeMisfit(draft);
       if (misfit) {
         const what = `${KIND_WORDS[split.kind].name} ${seconds(split.seconds)}`;
-        return `${what} is not kept. ${misfit.message}`;
+        return `${what} was not saved. ${misfit.message}`;
       }
       drafts.push(draft);
     }
@@ -102,7 +102,7 @@ export function useMarking(file: File, playFps: number) {
     readingWrite.send(team.id, ...drafts.map((draft) => ({ step: 'add', draft }) as const));
     setMarks([]);
     const kept = drafts.map((each) => `${KIND_WORDS[each.kind].name} ${seconds(each.seconds)}`);
-    notify(`Kept: ${kept.join(', ')}`, () => {
+    notify(`Saved: ${kept.join(', ')}`, () => {
       for (const { id: readingId } of drafts) {
         readingWrite.send(team.id, {
           step: 'judge',

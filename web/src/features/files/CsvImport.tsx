@@ -48,7 +48,7 @@ export function CsvImport<Key extends string, T>({ kind }: { kind: CsvKind<Key, 
         ? { at: 'preview' }
         : {
             at: 'choosing',
-            problem: 'Choose a CSV file with a heading and at least one row under it.',
+            problem: 'Choose a CSV file with a header row and at least one more row.',
           },
     );
   };
@@ -89,7 +89,7 @@ export function CsvImport<Key extends string, T>({ kind }: { kind: CsvKind<Key, 
       await kind.done();
       setStage({ at: 'done', imported });
     } catch (error) {
-      const message = error instanceof Error ? error.message : 'The rest was not brought in.';
+      const message = error instanceof Error ? error.message : 'The rest was not imported.';
       setStage({ at: 'failed', imported, message });
     }
   };
@@ -98,7 +98,7 @@ export function CsvImport<Key extends string, T>({ kind }: { kind: CsvKind<Key, 
     <>
       {picker}
       <fieldset className="csv-columns">
-        <legend>Which column is what</legend>
+        <legend>Match the columns</legend>
         {kind.columns.map(({ key, title, needed }) => (
           <FormField
             key={key}
@@ -133,7 +133,7 @@ export function CsvImport<Key extends string, T>({ kind }: { kind: CsvKind<Key, 
         <div role="status" className="csv-preview">
           <p>
             <strong>{fresh.length}</strong> new {kind.noun},{' '}
-            <strong>{good.length - fresh.length}</strong> there already,{' '}
+            <strong>{good.length - fresh.length}</strong> already here,{' '}
             <strong>{bad.length}</strong> bad {bad.length === 1 ? 'row' : 'rows'}.
           </p>
           {before}
@@ -147,7 +147,7 @@ export function CsvImport<Key extends string, T>({ kind }: { kind: CsvKind<Key, 
           </ul>
           {bad.length > 0 && (
             <details open>
-              <summary>Bad rows: they are left out</summary>
+              <summary>These rows have problems and will be skipped</summary>
               <ul className="csv-bad">
                 {bad.slice(0, SHOWN_BAD).map(({ line, reasons }) => (
                   <li key={line}>
@@ -167,20 +167,19 @@ export function CsvImport<Key extends string, T>({ kind }: { kind: CsvKind<Key, 
           className="csv-progress"
           value={stage.sent}
           max={stage.of}
-          aria-label="Bringing in"
+          aria-label="Importing"
         />
       )}
       {stage.at === 'done' && (
         <p role="status" className="csv-done">
-          {stage.imported.added} {kind.noun} brought in, {stage.imported.alreadyThere} were there
-          already
-          {bad.length > 0 ? `, ${String(bad.length)} bad rows left out` : ''}.
+          {stage.imported.added} {kind.noun} imported, {stage.imported.alreadyThere} were already
+          here
+          {bad.length > 0 ? `, ${String(bad.length)} rows skipped` : ''}.
         </p>
       )}
       {stage.at === 'failed' && (
         <p role="alert" className="form-failure">
-          {stage.message} {stage.imported.added} were brought in; bringing the file in again doubles
-          nothing.
+          {stage.message} {stage.imported.added} were imported. It is safe to import the file again.
         </p>
       )}
       {stage.at !== 'done' && (
@@ -188,7 +187,7 @@ export function CsvImport<Key extends string, T>({ kind }: { kind: CsvKind<Key, 
           disabled={fresh.length === 0 || stage.at === 'sending'}
           onClick={() => void bringIn()}
         >
-          Bring in {fresh.length} {kind.noun}
+          Import {fresh.length} {kind.noun}
         </Button>
       )}
     </>

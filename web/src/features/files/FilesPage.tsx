@@ -66,17 +66,17 @@ export function FilesPage() {
           }}
         />
       ) : people.isLoading || readings.isLoading ? (
-        <Loading what="the team" />
+        <Loading what="your team" />
       ) : (
         <div className="files">
           <section className="card-box files-part">
-            <h2>Take out</h2>
+            <h2>Export</h2>
             <TakeOut />
           </section>
           <section className="card-box files-part">
-            <h2>Bring in</h2>
+            <h2>Import</h2>
             <Choice
-              label="What to bring in"
+              label="What to import"
               options={WAYS}
               value={way}
               onChange={(value) => {
@@ -110,7 +110,7 @@ function TakeOut() {
       const file = await request<TeamFile>('GET', `/api/teams/${team.id}/export`);
       download(name('team', 'json'), JSON.stringify(file, null, 1), 'application/json');
     } catch (error) {
-      notify(error instanceof Error ? error.message : 'The file was not made. Try again.');
+      notify(error instanceof Error ? error.message : 'The export failed. Try again.');
     }
     setBusy(false);
   };
@@ -152,7 +152,7 @@ function TakeOut() {
           );
         }}
       >
-        <Download size={18} aria-hidden="true" /> {seasons.length} seasons at bat (CSV)
+        <Download size={18} aria-hidden="true" /> {seasons.length} batting stats (CSV)
       </Button>
       <Button
         variant="outline-primary"
@@ -163,9 +163,9 @@ function TakeOut() {
       </Button>
       <p className="quiet">
         {team.role === 'owner'
-          ? 'Everything is the whole team but its staff: it can be brought in again here or elsewhere.'
-          : 'Only the owner of the team can take everything out.'}{' '}
-        Times and names are personal: keep the files where they are safe.
+          ? 'Everything but the staff is in this file. You can import it here or on another server.'
+          : 'Only the team owner can export everything.'}{' '}
+        These files hold names and times. Keep them safe.
       </p>
     </>
   );
@@ -206,7 +206,8 @@ function PeopleIn() {
   return (
     <>
       <p className="quiet">
-        One row a player. Only the name is needed. The column Team names an opponent; empty is ours.
+        One row per player. Only the name is required. Put an opponent’s name in the Team column, or
+        leave it blank for yours.
       </p>
       <CsvImport kind={kind} />
     </>
@@ -215,7 +216,7 @@ function PeopleIn() {
 
 const UNITS = [
   { value: 'ft', text: 'Feet' },
-  { value: 'm', text: 'Metres' },
+  { value: 'm', text: 'Meters' },
 ] as const;
 
 function TimesIn() {
@@ -249,7 +250,7 @@ function TimesIn() {
   return (
     <>
       <p className="quiet">
-        One row a time, in seconds: what was timed, whose it is by number or name, and the day.
+        One row per time, in seconds: what was timed, the player's number or name, and the date.
       </p>
       <CsvImport kind={kind} />
     </>
@@ -271,15 +272,15 @@ function SeasonsIn() {
       request<Imported>('POST', `/api/teams/${team.id}/batting/import`, { batting: values }),
     words: ({ personId, plateAppearances, hits }) => {
       const person = byId.get(personId);
-      return `${person ? personLabel(person) : ''}, ${String(hits)} hits in ${String(plateAppearances)} times up`;
+      return `${person ? personLabel(person) : ''}, ${String(hits)} hits in ${String(plateAppearances)} PA`;
     },
     done: () => client.invalidateQueries({ queryKey: ['batting', team.id] }),
   };
   return (
     <>
       <p className="quiet">
-        One row a batter, ours or theirs, his season added up. It replaces the season that is there.
-        Without plate appearances, at bats, walks, hit by pitch and sacrifices are added up.
+        One row per batter with season totals. It replaces the totals on file. If there is no PA
+        column, at bats, walks, hit by pitch and sacrifices are added up.
       </p>
       <CsvImport kind={kind} />
     </>

@@ -49,7 +49,8 @@ export function TeamFileImport() {
       // Said below, like any other file.
     }
     setFile(found);
-    if (!found) setFaults([{ path: '', message: 'Choose a team file (JSON) exported here.' }]);
+    if (!found)
+      setFaults([{ path: '', message: 'Choose a team file (JSON) exported from Bradyon.' }]);
   };
 
   const make = async (): Promise<void> => {
@@ -76,7 +77,7 @@ export function TeamFileImport() {
     <>
       <FormField
         label="Team file (JSON)"
-        hint="It becomes a team of its own. This one stays as it is."
+        hint="It becomes a new team. This team does not change."
         error={
           faults[0] && (faults.length === 1 ? wordsOf(faults[0]) : 'This file cannot be used:')
         }

@@ -45,7 +45,7 @@ export function DeviceCard({
         `${answer.personName}: ${String(answer.readings)} times${answer.missedFeet.length > 0 ? `, beam at ${answer.missedFeet.join(' and ')} ft missed` : ''}`,
       );
     } catch (error) {
-      notify(error instanceof Error ? error.message : 'The run was not sent.');
+      notify(error instanceof Error ? error.message : 'The run was not sent. Try again.');
     }
     setBusy(false);
   };
@@ -55,7 +55,7 @@ export function DeviceCard({
         <Radio size={18} aria-hidden="true" /> {device.name}
       </h2>
       <PersonSelect
-        label="At the gates now"
+        label="Running now"
         people={onField.runners}
         value={runner}
         onChange={(personId) => {
@@ -65,8 +65,8 @@ export function DeviceCard({
       {token !== null && (
         <div className="gate-token">
           <p>
-            Its token, shown only now. A device sends it with every run; <code>npm run gates</code>{' '}
-            takes it too.
+            This token is shown only once. The device sends it with every run.{' '}
+            <code>npm run gates</code> takes it too.
           </p>
           <code>{token}</code>
           <Button
@@ -77,7 +77,7 @@ export function DeviceCard({
                   notify('Token copied');
                 },
                 () => {
-                  notify('Not copied: mark it and copy it by hand.');
+                  notify('Not copied. Select it and copy it by hand.');
                 },
               );
             }}
@@ -88,12 +88,10 @@ export function DeviceCard({
       )}
       {device.name === SIMULATED &&
         (token === null ? (
-          <p className="quiet">
-            Its token is gone with the page it was shown on. Set up new ones to simulate runs.
-          </p>
+          <p className="quiet">The token was only shown once. Add new gates to simulate runs.</p>
         ) : (
           <Button disabled={busy || runner === null} onClick={() => void simulate()}>
-            {runner ? `Let ${personLabel(runner)} run` : 'Say who is at the gates'}
+            {runner ? `Simulate a run by ${personLabel(runner)}` : 'Choose who is running'}
           </Button>
         ))}
       <Button
@@ -104,7 +102,7 @@ export function DeviceCard({
         }}
       >
         <Trash2 size={17} aria-hidden="true" />{' '}
-        {sure ? 'Remove it: its token stops working' : 'Remove'}
+        {sure ? 'Remove it? Its token stops working' : 'Remove'}
       </Button>
     </section>
   );
@@ -166,7 +164,7 @@ export function AddDevice({
         </FormField>
         <div className="gate-buttons">
           <Button type="submit" variant="outline-primary" disabled={gates.add.isPending}>
-            Set it up
+            Add
           </Button>
           <Button
             disabled={gates.add.isPending}
@@ -174,13 +172,11 @@ export function AddDevice({
               add(SIMULATED);
             }}
           >
-            Set up simulated gates
+            Add simulated gates
           </Button>
         </div>
       </Form>
-      <p className="quiet">
-        How a device sends its times is written in docs/formats.md of the project.
-      </p>
+      <p className="quiet">The format a device sends is in docs/formats.md.</p>
     </section>
   );
 }

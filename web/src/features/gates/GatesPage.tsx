@@ -34,15 +34,13 @@ export function GatesPage() {
           }}
         />
       ) : !devices.data || !runs.data || people.isLoading ? (
-        <Loading what="the gates" />
+        <Loading what="your gates" />
       ) : (
         <div className="gates">
           <section className="card-box">
             <h2>Runs</h2>
             {runs.data.length === 0 ? (
-              <p className="quiet">
-                No run yet. Set up a device, say who is at the gates, and let him run.
-              </p>
+              <p className="quiet">No runs yet. Add a device, choose who is running, and go.</p>
             ) : (
               <ul className="gate-runs">
                 {runs.data.map((run) => (
@@ -57,10 +55,9 @@ export function GatesPage() {
           </section>
           <div className="gates-side">
             {devices.data.length === 0 && (
-              <Empty title="No device yet.">
+              <Empty title="No devices yet.">
                 <p>
-                  Real gates and radar send their times with a token of their own. To see it work,
-                  set up simulated gates.
+                  Gates and radar send times with their own token. To try it, add simulated gates.
                 </p>
               </Empty>
             )}
@@ -108,7 +105,7 @@ function RunRow({ run, name }: { run: GateRun; name: string }) {
       {missedFeet.length > 0 && (
         <p className="gate-missed">
           <TriangleAlert size={16} aria-hidden="true" /> The beam at {missedFeet.join(' and ')} ft
-          missed him: what it would have split is not timed.
+          missed the runner. That split was not timed.
         </p>
       )}
     </li>

@@ -31,13 +31,13 @@ export function AtThePlate({ view: { game, situation, up } }: { view: OddsInView
       </ul>
       {ours && (
         <p className="quiet">
-          Bunting: no finger in front of the barrel, and out of the way of the pitch.
+          Bunting: keep fingers behind the barrel and get out of the way of an inside pitch.
         </p>
       )}
       <How>
         <p>
-          What each is worth to us above what would be done otherwise: all it can come to, each by
-          how often, and what the game is worth after it. Tap a line for its own two figures.
+          What each choice gains over the usual one: every way it can end, how often, and what the
+          game is worth after. Tap a line for its numbers.
         </p>
       </How>
     </section>

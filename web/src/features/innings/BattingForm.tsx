@@ -15,9 +15,9 @@ const TEXT: Record<keyof BattingTotals, string> = {
   homeRuns: 'Home runs',
   walks: 'Walks and hit by pitch',
   strikeouts: 'Strikeouts',
-  reachedOnError: 'On base by an error',
+  reachedOnError: 'Reached on error',
   buntTries: 'Sacrifices tried',
-  buntsGood: 'Sacrifices that moved him over',
+  buntsGood: 'Sacrifices that worked',
 };
 
 type Values = Record<keyof BattingTotals, string>;
@@ -53,7 +53,7 @@ export function BattingForm({
   });
   return (
     <FormDialog
-      title={`${person.name}, this season at bat`}
+      title={`${person.name}, batting this season`}
       action="Save"
       submit={submit}
       failure={failure}
@@ -81,7 +81,7 @@ export function BattingForm({
           onClick={() => {
             batting.remove.mutate(person.id, {
               onSuccess: () => {
-                notify(`${person.name} bats as the level does`, () => {
+                notify(`${person.name} now bats like an average player`, () => {
                   batting.save.mutate(known);
                 });
                 onClose();
@@ -92,7 +92,7 @@ export function BattingForm({
             });
           }}
         >
-          Remove his season
+          Remove season
         </Button>
       )}
     </FormDialog>

@@ -128,7 +128,7 @@ function Place({
       </span>
       <Button
         variant="link"
-        aria-label={`Take ${person.name} off the line-up`}
+        aria-label={`Take ${person.name} out of the lineup`}
         onClick={() => {
           onLeave(person);
         }}

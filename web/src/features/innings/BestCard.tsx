@@ -74,9 +74,9 @@ export function BestCard({
           : `, ${scoreText(situation.lead)}`}
       </h2>
       <p>
-        Against {theirs.name}. Empty: swing away.
-        {columns === 'batters' && ' 2nd, 3rd: steal it; both: double steal.'} In brackets: hardly
-        matters.
+        Against {theirs.name}. Blank: swing away.
+        {columns === 'batters' && ' 2nd, 3rd: steal it; both: double steal.'} In brackets: too close
+        to call.
       </p>
       <table className={columns === 'leads' ? 'best-table' : 'best-table best-narrow'}>
         <thead>
@@ -123,12 +123,12 @@ export function BestCard({
       <p>
         <small>
           {steals === null
-            ? `Runners as safe as usual at the level, ${percent(level.advance.stealSecondSafe)} at second. `
+            ? `Runners are safe as often as is typical, ${percent(level.advance.stealSecondSafe)} at second. `
             : columns === 'leads'
-              ? `On base before him: safe ${percent(steals[situation.spot % steals.length]?.second ?? 0)} at second, ${percent(steals[situation.spot % steals.length]?.third ?? 0)} at third. `
+              ? `Runner on base ahead: safe ${percent(steals[situation.spot % steals.length]?.second ?? 0)} at second, ${percent(steals[situation.spot % steals.length]?.third ?? 0)} at third. `
               : ''}
-          A ranking, not a forecast: a defence that does not answer, and the batter before taken to
-          be the one on base. {level.note}
+          This ranks choices. It assumes the defense does not adjust and the previous batter is on
+          base. {level.note}
         </small>
       </p>
     </>

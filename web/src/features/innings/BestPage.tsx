@@ -19,7 +19,7 @@ export function BestPage() {
   useTitle('Best choices');
   const view = useOdds();
   if (view.error) return <Failure error={view.error} retry={view.retry} />;
-  if (view.isLoading) return <Loading what="the line-up" />;
+  if (view.isLoading) return <Loading what="your lineup" />;
   return <Choices view={view} />;
 }
 
@@ -84,7 +84,7 @@ function Choices({ view }: { view: OddsInView }) {
           }}
         />
         <Choice
-          label="Side by side"
+          label="Rows by"
           value={columns}
           options={[
             { value: 'leads', text: 'Scores' },
@@ -129,16 +129,14 @@ function Choices({ view }: { view: OddsInView }) {
           )}
         </Sheet>
       ) : (
-        <Loading what="the best choices" />
+        <Loading what="your best choices" />
       )}
       <How>
         <p>
-          In every state, inning and score each thing that may be done is taken with what follows
-          when the best is done afterwards, by both sides; the one that wins most often stands here.
-          Runners go with their own chances against this pitcher and catcher, as Steal has them, the
-          one who bats before being on base; batters bunt with their own sacrifices. A bunt with a
-          runner on third is a squeeze. In brackets: worth less than half a point above swinging,
-          which is within the doubt.
+          For every spot in the game we try each choice and play on from there, with both teams at
+          their best. The choice that wins most often is shown. Runners use their own chances from
+          Steal, and batters use their own bunting. A bunt with a runner on third is a squeeze.
+          Brackets mean too close to call.
         </p>
       </How>
     </>

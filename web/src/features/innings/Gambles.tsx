@@ -9,11 +9,11 @@ export function Gambles({ view: { game, situation } }: { view: OddsInView }) {
   const found = gamblesHere(game, situation);
   return (
     <section className="card-box">
-      <h2>How often it has to work</h2>
+      <h2>How often it needs to work</h2>
       {found.length === 0 ? (
-        <p className="quiet">Nobody is on whom a gamble could move.</p>
+        <p className="quiet">No runner on who could move up.</p>
       ) : (
-        <ul className="odds-rows" aria-label="How often it has to work">
+        <ul className="odds-rows" aria-label="How often it needs to work">
           {found.map((gamble) => (
             <li key={gamble.gamble}>
               <details>
@@ -30,10 +30,9 @@ export function Gambles({ view: { game, situation } }: { view: OddsInView }) {
       )}
       <How>
         <p>
-          A gamble is worth it when being safe often enough makes up for the outs: what staying has
-          over an out, against what safe has over an out. First comes what is closest to how often
-          it usually works here. Tap a line for its own sum. All is good to about three points
-          either way; steals and wild pitches usual at the level are in what staying is worth.
+          Going pays when the safe ones make up for the outs. The closest calls come first. Tap a
+          line for its math. Numbers are good to about three points. Staying includes the steals and
+          wild pitches that are typical here.
         </p>
       </How>
     </section>

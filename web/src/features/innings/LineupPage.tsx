@@ -35,7 +35,7 @@ const spotsFor = keepLast(spotsOf);
 
 /** Who bats when: runs of a game by the order, and where in it each tactic pays; and who bats against us. */
 export function LineupPage() {
-  useTitle('Line-up');
+  useTitle('Lineup');
   const team = useTeam();
   const view = useOdds();
   const batting = useBatting(team.id);
@@ -43,7 +43,7 @@ export function LineupPage() {
   const { onField } = usePlaying(team.id);
   const [changing, setChanging] = useState<Person | null>(null);
   if (view.error) return <Failure error={view.error} retry={view.retry} />;
-  if (view.isLoading) return <Loading what="the line-up" />;
+  if (view.isLoading) return <Loading what="your lineup" />;
 
   const { game, order } = view;
   const current = order.map(({ person }) => person.id);
@@ -58,7 +58,7 @@ export function LineupPage() {
   return (
     <>
       <div className="page-head">
-        <h1>Line-up</h1>
+        <h1>Lineup</h1>
         <OddsTabs />
       </div>
       {order.length === 0 ? (
@@ -70,7 +70,7 @@ export function LineupPage() {
       ) : (
         <>
           <p className="lineup-runs" role="status">
-            <strong className="figure">{game.tables.ours.perGame.toFixed(2)}</strong> runs a game of{' '}
+            <strong className="figure">{game.tables.ours.perGame.toFixed(2)}</strong> runs in{' '}
             {team.ruleset.innings} innings against average pitching
           </p>
           <BattingOrder
@@ -82,14 +82,14 @@ export function LineupPage() {
             onLeave={(person) => {
               change(
                 current.filter((id) => id !== person.id),
-                `${person.name} is off the line-up`,
+                `${person.name} is out of the lineup`,
               );
             }}
           />
           {bench.length > 0 && order.length < MOST_BATTERS && (
             <div className="lineup-more">
               <PickOne
-                label="Bring in"
+                label="Add"
                 value=""
                 options={[
                   { value: '', text: 'Choose' },
@@ -103,10 +103,10 @@ export function LineupPage() {
           )}
           <How>
             <p>
-              Drag by the handle, or pick a batter up with Space and move him by the arrow keys.{' '}
-              {WEIGHT_WORDS} All nine together are {percent(together.ownShare)} their own. A
-              sacrifice is his, with a runner on first and nobody out; a steal of second needs what
-              is said with him up. Both by runs, with whoever bats after him.
+              Drag the handle, or press Space and use the arrow keys. {WEIGHT_WORDS} As a lineup,
+              your own stats count for {percent(together.ownShare)}. The sacrifice is with a runner
+              on first and nobody out. The steal is what stealing second needs with that batter up.
+              Both play for runs.
             </p>
           </How>
         </>
@@ -136,17 +136,17 @@ function Theirs({
 }) {
   const { id } = useTeam();
   return (
-    <section className="card-box lineup-theirs" aria-label="Who bats against us">
+    <section className="card-box lineup-theirs" aria-label="Opponent’s lineup">
       <div className="odds-maps-head">
-        <h2>Who bats against us</h2>
+        <h2>Opponent’s lineup</h2>
         <FacingSelect />
       </div>
       <p>
         <strong className="figure">{game.tables.theirs.perGame.toFixed(2)}</strong> runs a game
         {theirs.known > 0
-          ? `: ${String(theirs.plateAppearances)} times up are known, ${percent(theirs.ownShare)} their own.`
-          : ', as an average team: enter their seasons, or bring in a file.'}{' '}
-        <Link to={`/teams/${id}/files?in=seasons`}>Bring in seasons</Link>
+          ? `: ${String(theirs.plateAppearances)} plate appearances known. They count for ${percent(theirs.ownShare)}.`
+          : ', like an average team. Enter their stats or import a file.'}{' '}
+        <Link to={`/teams/${id}/files?in=seasons`}>Import stats</Link>
       </p>
       {theirs.batters.length > 0 && (
         <ul>
@@ -168,8 +168,8 @@ function Theirs({
       )}
       <How>
         <p>
-          Their batters&rsquo; seasons are added up and bat as one, one after the other.{' '}
-          {WEIGHT_WORDS} The runs are those of a full game against average pitching.
+          Their stats are added up, and all nine bat like that. {WEIGHT_WORDS} Runs are for a full
+          game against average pitching.
         </p>
       </How>
     </section>

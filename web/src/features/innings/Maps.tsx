@@ -79,11 +79,11 @@ export function Maps({ view: { game: ours, average, situation, up } }: { view: O
         )}
         {ours !== average && (
           <Choice
-            label="Of whom"
+            label="Whose"
             value={isLevel ? 'level' : 'game'}
             options={[
-              { value: 'game', text: situation.batting === 'we' ? 'Your line-up' : 'Them' },
-              { value: 'level', text: 'The level' },
+              { value: 'game', text: situation.batting === 'we' ? 'Your lineup' : 'Them' },
+              { value: 'level', text: 'Level average' },
             ]}
             onChange={(value) => {
               show('of', value);

@@ -16,7 +16,7 @@ export function OddsPage() {
   useTitle('Odds');
   const view = useOdds();
   if (view.error) return <Failure error={view.error} retry={view.retry} />;
-  if (view.isLoading) return <Loading what="the line-up" />;
+  if (view.isLoading) return <Loading what="your lineup" />;
   return (
     <>
       <div className="page-head">
@@ -54,7 +54,7 @@ function Worth({ view: { game, situation, level } }: { view: OddsInView }) {
     : valueOf(game, { ...situation, by: 'win' })(bases, outs, 0);
   const ours = batting === 'we';
   const figures = [
-    ['runs still to come', (side.expectancies[spot]?.[state] ?? 0).toFixed(2)],
+    ['runs expected', (side.expectancies[spot]?.[state] ?? 0).toFixed(2)],
     ['at least one run', percent(side.scoring[spot]?.[state] ?? 0)],
     ['we win', win === null ? 'over' : percent(ours ? win : 1 - win)],
   ] as const;
@@ -71,12 +71,13 @@ function Worth({ view: { game, situation, level } }: { view: OddsInView }) {
         <p>
           Every plate appearance is taken to come out as often each way as its batter&rsquo;s rates
           say, and runners to go as far as is usual at the level; all ways a half can go from here
-          are added up, exactly. That gives the runs still to come and the chance of one. The chance
-          to win adds up all ways the game can go from there, inning by inning, with your rules.
+          are added up, exactly. That gives the runs expected and the chance of one. The chance to
+          win adds up all ways the game can go from there, inning by inning, with your rules.
         </p>
         <p>
-          Runs: the half as it stands. {level.note} {ours ? '' : 'They bat: the runs are theirs. '}
-          Defences do not answer in these numbers.
+          Runs are for the rest of this half inning. {level.note}{' '}
+          {ours ? '' : 'They bat, so the runs are theirs. '}
+          The defense does not adjust in these numbers.
         </p>
       </How>
     </section>
@@ -97,18 +98,18 @@ function Sayings({ view: { game, situation, up, level } }: { view: OddsInView })
     saying === 'buntHimOver' ? buntAllowed : stealAllowed;
   return (
     <section className="card-box odds-sayings">
-      <h2>Old sayings, here</h2>
+      <h2>Old sayings, checked</h2>
       {tested.filter(isAllowed).map((each) => (
         <p key={each.saying} className="odds-saying">
           <strong>{SAYING_TEXT[each.saying]}:</strong>{' '}
-          {each.holds ? 'holds here.' : 'does not hold here.'}{' '}
+          {each.holds ? 'is right here.' : 'is wrong here.'}{' '}
           <span className="quiet">{sayingWords(each, situation.by)}</span>
         </p>
       ))}
       <How>
         <p>
-          Each saying is put to what is needed in this inning and score with whoever is up. It holds
-          when the figures say it by more than the three points they are good for.
+          We check each saying at this inning and score, with this batter up. It is right when the
+          numbers agree by more than three points.
         </p>
       </How>
     </section>

@@ -3,7 +3,7 @@ import { useTeam } from '../teams/index.ts';
 
 const PAGES = [
   { to: 'innings', text: 'Situation' },
-  { to: 'innings/lineup', text: 'Line-up' },
+  { to: 'innings/lineup', text: 'Lineup' },
   { to: 'innings/best', text: 'Best choices' },
   { to: 'innings/rates', text: 'Rates' },
 ];

@@ -32,7 +32,7 @@ export function RatesPage() {
     },
     send: async (changed) => {
       await save.mutateAsync(changed);
-      notify('Rates saved: every figure of the odds is reckoned with them');
+      notify('Rates saved. All odds are updated');
     },
   });
   return (
@@ -43,10 +43,10 @@ export function RatesPage() {
       </div>
       <Form noValidate className="rates" onSubmit={(event) => void submit(event)}>
         <p>
-          In percent. {level.note} Leave a field empty to keep the level&rsquo;s figure. What your
-          batters did themselves is under Line-up and weighs against these.
+          In percent. {level.note} Leave a field blank for the level&rsquo;s number. Your
+          batters&rsquo; own stats are under Lineup.
         </p>
-        {!isOwner && <p className="quiet">Only the owner of the team can change these.</p>}
+        {!isOwner && <p className="quiet">Only the team owner can change these.</p>}
         <fieldset disabled={!isOwner} className="rates-sheets">
           {SHEETS.map(({ name, title, note, shares, isWhole }) => (
             <section key={name} className="card-box">
@@ -94,7 +94,7 @@ export function RatesPage() {
                 }
               }}
             >
-              Empty all
+              Clear all
             </Button>
           </div>
         )}
@@ -119,12 +119,12 @@ function Sum({
   const lacking = Math.round((100 - sum) * 10) / 10;
   return (
     <p role="status">
-      Adds up to <strong className="figure">{sum.toFixed(1)}&nbsp;%</strong>
+      Total <strong className="figure">{sum.toFixed(1)}&nbsp;%</strong>
       {lacking === 0
         ? '.'
         : lacking > 0
-          ? `: ${lacking.toFixed(1)} are missing.`
-          : `: ${(-lacking).toFixed(1)} too many.`}
+          ? `. ${lacking.toFixed(1)} to go.`
+          : `. ${(-lacking).toFixed(1)} too many.`}
     </p>
   );
 }

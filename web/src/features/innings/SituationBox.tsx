@@ -29,10 +29,10 @@ export function SituationBox({ view }: { view: OddsInView }) {
       />
       <div className="odds-set">
         <Choice
-          label="What counts"
+          label="Play for"
           value={situation.by}
           options={[
-            { value: 'win', text: 'Winning' },
+            { value: 'win', text: 'The win' },
             { value: 'runs', text: 'Runs' },
           ]}
           onChange={(by) => {
@@ -98,7 +98,7 @@ export function SituationBox({ view }: { view: OddsInView }) {
         <FacingSelect />
         {order.length > 0 && (
           <>
-            <UpSelect label={situation.batting === 'we' ? 'Up' : 'We lead off with'} view={view} />
+            <UpSelect label={situation.batting === 'we' ? 'Up' : 'Leadoff'} view={view} />
             <Button
               variant="outline-primary"
               onClick={() => {

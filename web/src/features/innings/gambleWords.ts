@@ -15,5 +15,5 @@ export const GAMBLE_TEXT: Record<Gamble, string> = {
   tagSecondToThird: 'Tag up, second to third',
   tagFirstToSecond: 'Tag up, first to second',
   contactThrowHome: 'Go on contact, thrown home',
-  contactConceded: 'Go on contact, run conceded',
+  contactConceded: 'Go on contact, infield back',
 };

@@ -17,7 +17,7 @@ function start(): Running {
       // The next question starts another one.
       running = null;
       worker.terminate();
-      reject(new Error('The odds could not be worked out. Check the network and try again.'));
+      reject(new Error('The odds did not load. Check your connection and try again.'));
     };
     worker.addEventListener('error', fail);
     worker.addEventListener('messageerror', fail);

@@ -7,7 +7,7 @@ import type { Situation } from './situation.ts';
 export const MAPS = ['runs', 'score', 'win', ...GAMBLES] as const;
 export type MapName = (typeof MAPS)[number];
 export const MAP_TEXT: Record<MapName, string> = {
-  runs: 'Runs to come',
+  runs: 'Runs expected',
   score: 'Chance to score',
   win: 'Chance to win',
   ...(Object.fromEntries(

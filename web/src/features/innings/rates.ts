@@ -16,16 +16,16 @@ interface Sheet {
 const share = (key: string, text: string) => ({ key, text });
 const CONTACT_SHARES = [
   share('through', 'Gets through'),
-  share('outAtHome', 'He goes: out at home'),
-  share('conceded', 'He goes: run in, out at first'),
-  share('scoresIfHolding', 'He waits and scores anyway'),
+  share('outAtHome', 'Runner goes: out at home'),
+  share('conceded', 'Runner goes: scores, out at first'),
+  share('scoresIfHolding', 'Runner waits, scores anyway'),
 ];
 
 export const SHEETS: readonly Sheet[] = [
   {
     name: 'rates',
-    title: 'A time at bat',
-    note: 'What an average one comes to.',
+    title: 'A plate appearance',
+    note: 'How an average one ends.',
     isWhole: true,
     of: ({ rates }) => ({ ...rates }),
     shares: [
@@ -35,16 +35,16 @@ export const SHEETS: readonly Sheet[] = [
       share('double', 'Double'),
       share('triple', 'Triple'),
       share('homeRun', 'Home run'),
-      share('reachOnError', 'On base by an error'),
-      share('groundOut', 'Out on the ground'),
-      share('flyOut', 'Out on a fly ball'),
-      share('popLineOut', 'Out on a pop-up or liner'),
+      share('reachOnError', 'Reached on error'),
+      share('groundOut', 'Ground out'),
+      share('flyOut', 'Fly out'),
+      share('popLineOut', 'Pop-up or lineout'),
     ],
   },
   {
     name: 'bunt',
     title: 'A sacrifice',
-    note: 'What an average bunter comes to; each batter’s own count moves it.',
+    note: 'For an average bunter. Each batter’s own tries adjust it.',
     isWhole: true,
     of: ({ bunt }) => ({ ...bunt }),
     shares: [
@@ -52,7 +52,7 @@ export const SHEETS: readonly Sheet[] = [
       share('safe', 'Everybody safe'),
       share('leadOut', 'Lead runner out'),
       share('popOut', 'Popped up'),
-      share('popDouble', 'Popped into two outs'),
+      share('popDouble', 'Popped into a double play'),
       share('strikeout', 'Struck out bunting'),
       share('swingAway', 'Two strikes, swings away'),
     ],
@@ -60,7 +60,7 @@ export const SHEETS: readonly Sheet[] = [
   {
     name: 'squeeze',
     title: 'A squeeze',
-    note: 'No sacrifice: the runner is on his way. Judgement until you count your own.',
+    note: 'The runner is already going. Our estimate until you count your own.',
     isWhole: true,
     of: ({ squeeze }) => ({ ...squeeze }),
     shares: [
@@ -70,13 +70,13 @@ export const SHEETS: readonly Sheet[] = [
       share('missed', 'Missed or pitched out, runner out'),
       share('foul', 'Fouled off'),
       share('popOut', 'Popped up'),
-      share('popDouble', 'Popped into two outs'),
+      share('popDouble', 'Popped into a double play'),
     ],
   },
   {
     name: 'contactIn',
     title: 'On the ground, infield in',
-    note: 'Runner on third only. He goes and is neither: everybody is safe.',
+    note: 'Runner on third only. The rest of the time everybody is safe.',
     isWhole: false,
     of: ({ contact }) => ({ ...contact.in }),
     shares: CONTACT_SHARES,
@@ -84,7 +84,7 @@ export const SHEETS: readonly Sheet[] = [
   {
     name: 'contactBack',
     title: 'On the ground, infield back',
-    note: 'The same with the infield back.',
+    note: 'Same, with the infield back.',
     isWhole: false,
     of: ({ contact }) => ({ ...contact.back }),
     shares: CONTACT_SHARES,

@@ -35,8 +35,8 @@ export function situationWords({
   return `${onText(bases)}, ${OUT_TEXT[outs] ?? ''}${game}`;
 }
 
-/** @example scoreText(-2) // '2 behind' */
+/** @example scoreText(-2) // 'down 2' */
 export function scoreText(lead: number): string {
   if (lead === 0) return 'tied';
-  return `${String(Math.abs(lead))} ${lead > 0 ? 'ahead' : 'behind'}`;
+  return `${lead > 0 ? 'up' : 'down'} ${String(Math.abs(lead))}`;
 }

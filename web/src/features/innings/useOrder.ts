@@ -37,7 +37,7 @@ export function useOrder(teamId: TeamId) {
     },
     onError: (error, _order, before) => {
       client.setQueryData(queryKey, currentOf<Kept<BattingOrder>>(error) ?? before);
-      notify(`The order is not saved: ${error.message}`);
+      notify(`The order was not saved: ${error.message}`);
     },
   });
   return {

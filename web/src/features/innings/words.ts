@@ -5,7 +5,7 @@ import {
   type Saying,
   type SayingTested,
 } from '@bradyon/core/innings';
-import { percent } from '../../ui/index.ts';
+import { percent, hundredths } from '../../ui/index.ts';
 import { bandOf, type GambleHere } from './gambles.ts';
 import type { MapName } from './maps.ts';
 import type { AtThePlate, PlateChoice } from './plate.ts';
@@ -21,17 +21,17 @@ export function neededText(needed: Needed): string {
     case 'never':
       return 'never worth it';
     case 'noGain':
-      return 'no gain';
+      return 'nothing gained';
     default:
       return needed >= 1 ? 'never worth it' : percent(needed);
   }
 }
 
 export const SAYING_TEXT: Record<Saying, string> = {
-  outsAtThird: 'Never make the first or the third out at third',
-  fourInFive: 'Eight in ten or stay',
-  buntHimOver: 'Bunt him over with nobody out',
-  baseToBase: 'Four down: go base to base',
+  outsAtThird: 'Don’t make the first or last out at third',
+  fourInFive: 'Only run if you make it 8 in 10',
+  buntHimOver: 'With nobody out, bunt the runner over',
+  baseToBase: 'Down four, play it station to station',
 };
 
 /** What the numbers say of a saying here. */
@@ -59,18 +59,13 @@ export function sayingWords(tested: SayingTested, by: Situation['by']): string {
 /** @example gainText(-0.15, 'runs') // 'costs .15 runs' */
 export function gainText(gain: number, by: Situation['by']): string {
   const size = Math.abs(gain);
-  const figure =
-    by === 'runs'
-      ? `${size.toFixed(2).replace(/^0/, '')} runs`
-      : `${(size * 100).toFixed(1)} points`;
+  const figure = by === 'runs' ? `${hundredths(size)} runs` : `${(size * 100).toFixed(1)} points`;
   return `${gain >= 0 ? 'wins' : 'costs'} ${figure}`;
 }
 
 /** A worth as it is said. @example worthText(0.541, 'win') // '54.1 %' */
 function worthText(worth: number, by: Situation['by']): string {
-  return by === 'runs'
-    ? `${worth.toFixed(2).replace(/^0/, '')} runs`
-    : `${(worth * 100).toFixed(1)}\u00a0%`;
+  return by === 'runs' ? `${hundredths(worth)} runs` : `${(worth * 100).toFixed(1)}%`;
 }
 
 /** @example "59 to 65 %" */
@@ -83,7 +78,7 @@ function bandText(needed: Needed): string {
 /** What stands under a gamble: its doubt, what usually works, and the next batter. */
 export function gambleFacts({ needed, usual, next, isTie }: GambleHere): string[] {
   const facts = [bandText(needed)];
-  if (isTie) facts.push('hardly matters: within the doubt of the inputs');
+  if (isTie) facts.push('too close to call');
   if (usual !== null) facts.push(`usually works ${percent(usual)}`);
   if (next !== null) facts.push(`next batter ${neededText(next)}`);
   return facts.filter((fact) => fact !== '');
@@ -101,11 +96,9 @@ export function gambleHow(
   const sum =
     typeof needed === 'number'
       ? ` Safe wins ${said(wins)}, out costs ${said(costs)}: going is even when it works ${said(costs)} times in ${said(wins + costs)}.`
-      : ' Being safe gains nothing to speak of over staying, or an out costs nothing.';
-  const tie = isTie
-    ? ' Both are smaller than what the figures are good for: go by what the runner and the pitcher tell you.'
-    : '';
-  const works = usual === null ? '' : ` Of those tried at this level ${percent(usual)} work.`;
+      : ' Being safe gains almost nothing here, or an out costs nothing.';
+  const tie = isTie ? ' Both are too small to matter. Go by what you see.' : '';
+  const works = usual === null ? '' : ` At this level it works ${percent(usual)} of the time.`;
   return `${worths}${sum}${tie}${works}`;
 }
 
@@ -115,7 +108,7 @@ export const PLATE_TEXT: Record<PlateChoice, string> = {
   contactIn: 'Go on contact, infield in',
   contactBack: 'Go on contact, infield back',
   infieldIn: 'Infield in on a ground ball',
-  walk: 'Walk him on purpose',
+  walk: 'Intentional walk',
 };
 
 const AGAINST: Record<PlateChoice, string> = {
@@ -124,15 +117,15 @@ const AGAINST: Record<PlateChoice, string> = {
   contactIn: 'waiting to see it through',
   contactBack: 'waiting to see it through',
   infieldIn: 'infield back',
-  walk: 'pitching to him',
+  walk: 'pitching to the batter',
 };
 
 const RESTS: Record<PlateChoice, string> = {
   sacrifice: '',
-  squeeze: ' What a squeeze comes to is the sheet under Rates; it is no sacrifice.',
-  contactIn: ' Of balls on the ground only; their shares are the sheet under Rates.',
-  contactBack: ' Of balls on the ground only; their shares are the sheet under Rates.',
-  infieldIn: ' The runner does what is better for him; the shares are the sheet under Rates.',
+  squeeze: ' How a squeeze ends is under Rates.',
+  contactIn: ' For ground balls only. Their shares are under Rates.',
+  contactBack: ' For ground balls only. Their shares are under Rates.',
+  infieldIn: ' The runner does what is better. The shares are under Rates.',
   walk: ' The next batter then bats with one more on base.',
 };
 
@@ -146,7 +139,7 @@ export function plateHow(
   if (choice !== 'sacrifice') return worths + RESTS[choice];
   const { buntTries = 0, buntsGood = 0 } = up?.record ?? {};
   const bunts = up
-    ? ` ${up.person.name}: ${String(buntsGood)} of ${String(buntTries)} good, the level counting as ${String(BUNT_WEIGHT)} tries; ${percent(up.bunt.success + up.bunt.safe)} move the runner.`
+    ? ` ${up.person.name}: ${String(buntsGood)} of ${String(buntTries)} good, with ${String(BUNT_WEIGHT)} tries of the level average mixed in; ${percent(up.bunt.success + up.bunt.safe)} move the runner.`
     : '';
   return worths + bunts;
 }
@@ -154,11 +147,11 @@ export function plateHow(
 /** @example "38 % his own" */
 export function shareText({ ownShare, record }: Pick<Batter, 'ownShare' | 'record'>): string {
   return record
-    ? `${percent(ownShare)} his own, of ${String(record.plateAppearances)} times up`
-    : 'the level’s rates: enter his season';
+    ? `${percent(ownShare)} from ${String(record.plateAppearances)} PA`
+    : 'average for the level: enter stats';
 }
 
-export const WEIGHT_WORDS = `The level counts as ${String(LEVEL_WEIGHT)} times up; what he did counts as often as he was up.`;
+export const WEIGHT_WORDS = `${String(LEVEL_WEIGHT)} plate appearances of the level average are mixed in.`;
 
 /** Whose figures they are. */
 export function sidesText({
@@ -166,20 +159,20 @@ export function sidesText({
   theirs,
   isCurrent,
 }: Pick<OddsInView, 'order' | 'theirs' | 'isCurrent'>): string {
-  if (!isCurrent) return 'Reckoning your line-up.';
-  const us = order.some(({ record }) => record) ? 'Your line-up' : 'An average line-up';
+  if (!isCurrent) return 'Working out your lineup...';
+  const us = order.some(({ record }) => record) ? 'Your lineup' : 'An average lineup';
   const them =
     theirs.known === 0
       ? 'average batters'
-      : `${theirs.name}, ${percent(theirs.ownShare)} their own`;
+      : `${theirs.name}, ${percent(theirs.ownShare)} from their stats`;
   return `${us} against ${them}.`;
 }
 
 /** How the figures of a map come about, in short. */
 export function neededMapWords(map: MapName): string {
   if (map === 'runs')
-    return 'Runs still to come in the half, with each batter after him as he bats.';
-  if (map === 'score') return 'The chance, in percent, of at least one more run in the half.';
-  if (map === 'win') return 'The chance, in percent, that we win from there, inning by inning.';
-  return 'How often it has to work, in percent, for going to be worth as much as staying. “go”: always worth it; “no”: never. Good to about three points.';
+    return 'Runs expected in the rest of the half, with your batters as they come up.';
+  if (map === 'score') return 'Chance of at least one more run this half, in percent.';
+  if (map === 'win') return 'Our chance to win from there, in percent.';
+  return 'How often it needs to work, in percent. “go” is always worth it, “no” is never. Good to about three points.';
 }

@@ -51,7 +51,7 @@ function First({ leads, out }: { leads: Leads; out: Out }) {
   const { level } = times.field;
   const baseFeet = team.ruleset.baseDistanceFeet;
   const move = leads.moveOf(pitcher, 'first');
-  if (!move) return <p>This level has no move to first: nobody leads off.</p>;
+  if (!move) return <p>No pickoffs at this level, so nobody leads off.</p>;
 
   const own = leads.returnOf(runner);
   const leftHander = pitcher.throws === 'left';
@@ -101,7 +101,7 @@ function First({ leads, out }: { leads: Leads; out: Out }) {
           }}
         />
         <Choice
-          label="Risk he takes if they throw"
+          label="Risk if they throw over"
           value={String(draft.risk) as (typeof RISKS)[number]}
           options={RISKS.map((value) => ({ value, text: RISK_TEXT[value] ?? value }))}
           onChange={(risk) => {
@@ -167,8 +167,8 @@ function First({ leads, out }: { leads: Leads; out: Out }) {
             />
           </FieldView>
           <p className="quiet lead-hint">
-            Drag the runner or the first baseman. Right, left, square, then replace and replace;
-            eyes on the pitcher once a foot has left the bag.
+            Drag the runner or the first baseman. Right, left, square, then replace and replace.
+            Eyes on the pitcher once a foot leaves the bag.
           </p>
         </section>
         <section className="card-box lead-answer">
@@ -177,11 +177,11 @@ function First({ leads, out }: { leads: Leads; out: Out }) {
             {MODE_TEXT[draft.mode].toLowerCase()} lead
           </p>
           <p className="quiet">
-            The times leave room from {safeFeet(shortest)} to {safeFeet(farthest)}.
+            It could be anywhere from {safeFeet(shortest)} to {safeFeet(farthest)}.
           </p>
           <p role="status">
-            At {feet(leadFeet)} he is {inThrows(picked)}
-            {picked > draft.risk ? ': too far for the risk you take.' : '.'}
+            At {feet(leadFeet)} the runner is {inThrows(picked)}
+            {picked > draft.risk ? '. Too far for the risk you chose.' : '.'}
           </p>
           <ReturnRace asked={asked} move={move.meanSeconds} own={own.laterSeconds} />
           <dl className="lead-list">
@@ -213,14 +213,14 @@ function First({ leads, out }: { leads: Leads; out: Out }) {
 }
 
 function ownWords({ timed, dived, laterSeconds }: ReturnType<Leads['returnOf']>): string {
-  if (timed + dived === 0) return 'His way back is typical for the level: try a test dive.';
+  if (timed + dived === 0) return 'The dive back is typical for the level. Try a test dive.';
   const than =
     Math.abs(laterSeconds) < 0.005
-      ? 'as quick as is typical'
-      : `${seconds(Math.abs(laterSeconds))} ${laterSeconds < 0 ? 'quicker' : 'slower'} than is typical`;
+      ? 'at the typical speed'
+      : `${seconds(Math.abs(laterSeconds))} ${laterSeconds < 0 ? 'quicker' : 'slower'} than typical`;
   const rests = [
     ...(timed > 0 ? [`${String(timed)} timed`] : []),
     ...(dived > 0 ? [`${String(dived)} test dives`] : []),
   ].join(', ');
-  return `He gets back ${than} (${rests}).`;
+  return `They get back ${than} (${rests}).`;
 }

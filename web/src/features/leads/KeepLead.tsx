@@ -24,14 +24,14 @@ export function KeepLead({
         onSuccess: () => {
           useLeadDraft.setState({ first: null });
           notify(
-            value === null ? 'The usual lead again' : `${runner.name} leads off ${feet(value)}`,
+            value === null ? 'Usual lead restored' : `${runner.name} leads off ${feet(value)}`,
             () => {
               save.mutate({ row: { ...runner, leadFeet: before }, isNew: false });
             },
           );
         },
         onError: ({ message }) => {
-          notify(`His lead is not kept: ${message}`);
+          notify(`The lead was not saved: ${message}`);
         },
       },
     );
@@ -44,7 +44,7 @@ export function KeepLead({
           keep(leadFeet);
         }}
       >
-        Keep {feet(leadFeet)} as his lead
+        Keep {feet(leadFeet)} as their lead
       </Button>
       {runner.leadFeet !== null && (
         <Button
@@ -53,7 +53,7 @@ export function KeepLead({
             keep(null);
           }}
         >
-          Back to the usual {feet(leads.usualLeadFeet)}
+          Use the usual lead {feet(leads.usualLeadFeet)}
         </Button>
       )}
     </div>

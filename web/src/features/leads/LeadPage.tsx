@@ -29,7 +29,7 @@ export function LeadPage({
   const leads = useLeads();
   const { team, onField } = leads;
   if (leads.error) return <Failure error={leads.error} retry={leads.retry} />;
-  if (leads.isLoading) return <Loading what="the times" />;
+  if (leads.isLoading) return <Loading what="your times" />;
   if (team.ruleset.leadRule !== 'open') return <LeaveView leads={leads} />;
   const { runner, pitcher, catcher } = onField;
   return (
@@ -47,7 +47,7 @@ export function LeadPage({
       {runner && pitcher ? (
         children(leads, { runner, pitcher, catcher })
       ) : (
-        <Empty title="Leads need a runner and a pitcher.">
+        <Empty title="Choose a runner and a pitcher.">
           <Link className="btn btn-primary" to={`/teams/${team.id}/people`}>
             Add players
           </Link>
@@ -61,10 +61,10 @@ export function LeadPage({
 export function LeadCare({ headFirst }: { headFirst: boolean }) {
   return (
     <p className="lead-care quiet">
-      Diving back: hands and head can be hurt, so dive only as trained, to the outside of the bag
-      {headFirst ? '' : ', and feet first where the league forbids head-first'}. Helmets on. Whether
-      and when a runner may lead off is the league&rsquo;s book and the umpire&rsquo;s call; pain is
-      for a trainer or doctor.
+      Diving back can hurt hands and head. Dive only as taught, to the outside of the bag
+      {headFirst ? '' : ', and feet first where the league forbids head-first'}. Helmets on. Your
+      league&rsquo;s book and the umpire decide when a runner may lead off. If it hurts, stop and
+      see a trainer or doctor.
     </p>
   );
 }

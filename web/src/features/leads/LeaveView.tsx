@@ -27,7 +27,7 @@ export function LeaveView({ leads }: { leads: Leads }) {
       <div className="page-head">
         <div>
           <h1>Leaving in time</h1>
-          <p className="quiet">Nobody leads off here: a runner may leave with {moment}.</p>
+          <p className="quiet">No leading off here. A runner may leave at {moment}.</p>
         </div>
       </div>
       {rows.length === 0 ? (
@@ -75,11 +75,11 @@ export function LeaveView({ leads }: { leads: Leads }) {
         </div>
       )}
       <p className="lead-care quiet">
-        Aim for: early on no more than 1 pitch in 20, with his own unevenness; a runner who leaves
-        more evenly may leave earlier. A rocker start behind the bag is worth more than speed.{' '}
-        <Link to={`/teams/${team.id}/timing?watch=leave`}>Time who leaves when</Link>. When a runner
-        may leave is the league&rsquo;s book and the umpire&rsquo;s call. Slide only as trained;
-        helmets on.
+        The aim keeps them from leaving early on more than 1 pitch in 20. A steadier runner can
+        leave closer to the release. A rocker start helps more than speed.{' '}
+        <Link to={`/teams/${team.id}/timing?watch=leave`}>Time who leaves when</Link>. Your
+        league&rsquo;s book and the umpire decide when a runner may leave. Slide only as taught.
+        Helmets on.
       </p>
     </>
   );

@@ -30,7 +30,7 @@ export function ReturnRace({ asked, move, own }: { asked: Throw; move: number; o
       spreadSeconds: Math.hypot(level.back.reactSdSeconds, level.back.moveSdSeconds),
     },
   ];
-  const gap = `${seconds(Math.abs(spare))} ${spare >= 0 ? 'to spare' : 'short'}`;
+  const gap = `${spare >= 0 ? 'safe' : 'out'} by ${seconds(Math.abs(spare))}`;
   return (
     <RaceView
       lanes={lanes}

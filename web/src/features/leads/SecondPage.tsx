@@ -15,7 +15,7 @@ import { useLeadDraft, type LeadDraft } from './leadStore.ts';
 import { spreadOfEstimate, type Leads } from './useLeads.ts';
 import { inThrows, PICK_TEXT, safeFeet } from './words.ts';
 
-const CUE_TEXT = { coach: 'Coach calls the break', turn: 'He sees the turn' } as const;
+const CUE_TEXT = { coach: 'Coach calls the break', turn: 'Runner sees the turn' } as const;
 /** With two outs: a few steps deeper, for the turn home. Judgement. */
 const DEEP_FEET = 6;
 const VIEW = { left: -40, top: 136, width: 72, height: 46 };
@@ -40,7 +40,7 @@ function Second({ leads, out: { runner, pitcher } }: { leads: Leads; out: Out })
   const { team, times } = leads;
   const baseFeet = team.ruleset.baseDistanceFeet;
   const spin = leads.moveOf(pitcher, 'second');
-  if (!spin) return <p>This level has no spin to second: nobody leads off.</p>;
+  if (!spin) return <p>No pickoffs at this level, so nobody leads off.</p>;
   const own = leads.returnOf(runner);
   const runnerAt: OffSecond = {
     alongFeet: draft.second.along,
@@ -95,7 +95,7 @@ function Second({ leads, out: { runner, pitcher } }: { leads: Leads; out: Out })
     <>
       <div className="lead-choices">
         <Choice
-          label="What sends him back"
+          label="Who sends them back"
           value={draft.cue}
           options={CUES.map((value) => ({ value, text: CUE_TEXT[value] }))}
           onChange={(cue) => {
@@ -162,16 +162,16 @@ function Second({ leads, out: { runner, pitcher } }: { leads: Leads; out: Out })
             <strong className="figure">{safeFeet(longest)}</strong> longest safe lead
           </p>
           <p role="status">
-            The shortstop&rsquo;s hips are {hips}. Only the man with the ball can pick him off:{' '}
+            The shortstop&rsquo;s hips are {hips}. Only the player with the ball can make the pick:{' '}
             {draft.cue === 'coach'
-              ? 'he looks at the pitcher, the coaches call the shortstop.'
-              : 'without a call he gives up about two feet.'}
+              ? 'the runner watches the pitcher and the coaches call the shortstop.'
+              : 'without a call, give up about two feet.'}
           </p>
           <table className="lead-table">
             <thead>
               <tr>
                 <th scope="col">If they try</th>
-                <th scope="col">he is</th>
+                <th scope="col">the runner is</th>
                 <th scope="col">safe to</th>
               </tr>
             </thead>
@@ -188,7 +188,7 @@ function Second({ leads, out: { runner, pitcher } }: { leads: Leads; out: Out })
           <p className="quiet">
             Spin to second {seconds(spin.meanSeconds)}, {giveOrTake(spin.giveOrTakeSeconds)}{' '}
             {spin.count > 0 ? `(${timesCount(spin.count)})` : '(typical for the level, not timed)'}.
-            A runner who creeps makes the pick possible: stop before the pitcher comes set.
+            A creeping runner makes the pick possible. Stop before the pitcher comes set.
           </p>
         </section>
       </div>

@@ -68,15 +68,15 @@ export function Secondary({
       </div>
       <Timetable plan={plan} mitt={delivery.meanSeconds} />
       <p>
-        {full.beforeCommit && 'He is too quick for all of them: take one fewer. '}
-        {plan.hurried && !full.beforeCommit && 'Hurried and shorter: the delivery is quick. '}
-        Start {seconds(plan.startSeconds)} after his first move; the right foot lands as the ball is
-        over the plate, {feet(plan.endFeet)} off. On time within .08 s:{' '}
+        {full.beforeCommit && 'The pitch gets there too soon. Take one shuffle fewer. '}
+        {plan.hurried && !full.beforeCommit && 'Quick delivery: shorter, quicker shuffles. '}
+        Start {seconds(plan.startSeconds)} after the first move. The right foot lands as the ball
+        crosses the plate, {feet(plan.endFeet)} off. On time within .08 s:{' '}
         {percent(chanceOnTime(delivery.giveOrTakeSeconds, FEET_SD_SECONDS, ON_TIME_SECONDS))}.
       </p>
       <p className="quiet">
-        If the catcher throws behind him there: {inThrows(behind(plan.speedAtLanding - 1))} while
-        still drifting, {inThrows(behind(0))} when he has stopped. His throw to first is typical for
+        If the catcher throws behind: {inThrows(behind(plan.speedAtLanding - 1))} while still
+        drifting, {inThrows(behind(0))} once stopped. The catcher’s throw to first is typical for
         the level. Shoulders square to the plate.
       </p>
     </section>

@@ -41,7 +41,7 @@ function LeadSheet({ leads }: { leads: Leads }) {
             <th scope="col">
               Runner
               <br />
-              <small>his own lead</small>
+              <small>own lead</small>
             </th>
             {columns.map(({ pitcher, move }) => (
               <th key={pitcher.id} scope="col">
@@ -96,8 +96,8 @@ function LeadSheet({ leads }: { leads: Leads }) {
       </table>
       <p>
         <small>
-          {today}. Every lead is rounded down. * not timed: typical for the level. Dive back only as
-          trained; the league&rsquo;s book and the umpire decide who may lead off.
+          {today}. Leads are rounded down. * not timed, typical for the level. Dive back only as
+          taught. Your league&rsquo;s book and the umpire decide who may lead off.
         </small>
       </p>
     </>

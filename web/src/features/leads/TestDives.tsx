@@ -28,7 +28,7 @@ export function TestDives({
     <section className="card-box">
       <h2>Test dive from {feet(leadFeet)}</h2>
       <p className="quiet">
-        One crossover step and a dive. Elbow over the bag: he can take a bit more. Short: less.
+        One crossover step and a dive. Elbow over the bag: take a bit more. Short: take less.
       </p>
       <div className="dive-buttons">
         {DIVE_RESULTS.map((result) => (
@@ -66,12 +66,12 @@ export function TestDives({
               <span className="quiet">{shortDate(dive.takenAt)}</span>
               <Button
                 variant="link"
-                aria-label={`Take back the dive from ${feet(dive.leadFeet)}`}
+                aria-label={`Undo the dive from ${feet(dive.leadFeet)}`}
                 onClick={() => {
                   dives.takeBack(dive.id);
                 }}
               >
-                Take back
+                Undo
               </Button>
             </li>
           ))}

@@ -42,7 +42,7 @@ function Third({ leads, out: { runner, pitcher, catcher } }: { leads: Leads; out
   const baseFeet = team.ruleset.baseDistanceFeet;
   const move = leads.moveOf(pitcher, 'third');
   const delivery = leads.deliveryOf(pitcher);
-  if (!move || !delivery) return <p>This level has no move to third: nobody leads off.</p>;
+  if (!move || !delivery) return <p>No pickoffs at this level, so nobody leads off.</p>;
   const own = leads.returnOf(runner);
   const fromPitcher = (leadFeet: number): Throw => ({
     stance: { leadFeet, corner: 'back', mode: 'twoWay', awaySpeed: 0 },
@@ -162,9 +162,9 @@ function Third({ leads, out: { runner, pitcher, catcher } }: { leads: Leads; out
             />
           </FieldView>
           <p className="quiet lead-hint">
-            Out in foul ground, so that a batted ball that hits him is only foul; back{' '}
+            Lead off in foul ground, so a batted ball that hits the runner is only foul. Come back{' '}
             {backInFoul
-              ? 'in foul ground too: in softball the third baseman is on the plate side of the bag.'
+              ? 'in foul ground too: in softball the third baseman plays on the plate side of the bag.'
               : 'in fair ground, in the way of the throw.'}
           </p>
         </section>
@@ -175,9 +175,9 @@ function Third({ leads, out: { runner, pitcher, catcher } }: { leads: Leads; out
           </p>
           {draft.school === 'asFar' && (
             <p role="status">
-              At {feet(leadFeet)} he is {inThrows(chancePicked(fromPitcher(leadFeet)))} from the
-              pitcher, {fromCatcherWords(fromCatcher(leadFeet, 0))} from the catcher. As far as the
-              third baseman is holds from about 12 ft; past 20 ft it gives a little too much.
+              At {feet(leadFeet)} the runner is {inThrows(chancePicked(fromPitcher(leadFeet)))} from
+              the pitcher, {fromCatcherWords(fromCatcher(leadFeet, 0))} from the catcher. As far as
+              the third baseman is holds from about 12 ft; past 20 ft it gives a little too much.
             </p>
           )}
           {draft.school === 'walking' && (
@@ -185,8 +185,8 @@ function Third({ leads, out: { runner, pitcher, catcher } }: { leads: Leads; out
               <p role="status">
                 A float of {feet(FLOAT_FEET)}, then right, left, right. Start{' '}
                 {seconds(walk.startSeconds)} after the first move
-                {walk.beforeFirstMove ? ', which is too early: take two steps' : ''}; the last right
-                foot lands as the ball is over the plate, {feet(walk.endFeet)} off.
+                {walk.beforeFirstMove ? ', which is too early. Take two steps' : ''}. The last right
+                foot lands as the ball crosses the plate, {feet(walk.endFeet)} off.
               </p>
               <ol className="timetable" aria-label="Timetable of the steps">
                 {walk.steps.map(({ foot, landsSeconds }) => (
@@ -199,7 +199,7 @@ function Third({ leads, out: { runner, pitcher, catcher } }: { leads: Leads; out
                 </li>
               </ol>
               <p>
-                Caught there with the ball in the mitt:{' '}
+                If they throw behind with the ball in the mitt:{' '}
                 {fromCatcherWords(fromCatcher(walk.endFeet, walk.speedAtLanding))} still walking,{' '}
                 {fromCatcherWords(fromCatcher(walk.endFeet, 0))} once stopped.
               </p>
@@ -207,13 +207,13 @@ function Third({ leads, out: { runner, pitcher, catcher } }: { leads: Leads; out
           )}
           {draft.school === 'delayed' && (
             <p role="status">
-              He waits at {feet(FLOAT_FEET)} until the ball has passed the batter, then walks. Safe
-              from any throw, and a full step later on a ball that gets away.
+              Wait at {feet(FLOAT_FEET)} until the ball passes the batter, then walk. Safe from any
+              throw, but a full step late on a ball that gets away.
             </p>
           )}
           <p className="quiet">
-            Land on the right foot: from there both home and the dive back are open. Shoulders
-            square to the plate.
+            Land on the right foot, so home and the dive back are both open. Shoulders square to the
+            plate.
           </p>
         </section>
       </div>

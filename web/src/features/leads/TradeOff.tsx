@@ -62,7 +62,7 @@ export function TradeOff({
   const [here, farther] = tradeOff(asked, safeAt, [leadFeet, leadFeet + 1]);
   const said =
     here && farther
-      ? `At ${feet(leadFeet)}: ${inThrows(here.picked)}, ${percent(here.safe)} safe at second. One foot more: ${inThrows(farther.picked)}, ${percent(farther.safe)} safe. He needs ${percent(needed)}${from === 'situation' ? ` with ${words}` : ', your rule'}.`
+      ? `At ${feet(leadFeet)}: ${inThrows(here.picked)}, ${percent(here.safe)} safe at second. One foot more: ${inThrows(farther.picked)}, ${percent(farther.safe)} safe. Needs ${percent(needed)}${from === 'situation' ? ` with ${words}` : ', your rule'}.`
       : '';
   // What he needs is what an out costs against all that hangs on it.
   const best =
@@ -92,7 +92,7 @@ export function TradeOff({
         type: 'value',
         min: 0,
         max: 100,
-        axisLabel: { color: colour('--ink-quiet'), formatter: '{value} %' },
+        axisLabel: { color: colour('--ink-quiet'), formatter: '{value}%' },
         splitLine: { lineStyle: { color: colour('--line') } },
       },
       series: [
@@ -121,7 +121,7 @@ export function TradeOff({
   if (!isCurrent) {
     return (
       <section className="card-box">
-        <Loading what="what a steal needs" />
+        <Loading what="the odds" />
       </section>
     );
   }
@@ -129,15 +129,15 @@ export function TradeOff({
     <section className="card-box">
       <h2>One more foot</h2>
       <div className="trade-legend" aria-hidden="true">
-        <span className="trade-safe">safe at second if he goes</span>
-        <span className="trade-needed">what he needs, {percent(needed)}</span>
+        <span className="trade-safe">safe at second if they go</span>
+        <span className="trade-needed">what they need, {percent(needed)}</span>
         <span className="trade-picked">out if they throw over</span>
       </div>
       <Chart height={230} option={option} words={said} />
       {steal && (
         <div className="trade-best">
           <Choice
-            label="How often he throws over"
+            label="Throws over"
             showLabel
             value={over}
             options={(Object.keys(OVER_TEXT) as ThrowsOver[]).map((value) => ({
@@ -149,10 +149,10 @@ export function TradeOff({
           <p role="status">{bestLeadWords(best)}</p>
           <How>
             <p>
-              The pitcher throws over or pitches, again and again: picked off is an out, a throw
-              away is the base, and on a pitch he goes if that pays by what he needs. Rarely is one
-              time in ten, now and then three, often five, and twelve in a hundred more for every
-              foot above 11. Judgement, but the best lead moves little by it.
+              The pitcher throws over or pitches. A pickoff is an out, a wild throw is a base, and
+              on a pitch the runner goes if it pays. Rarely is 1 time in 10, now and then 3, often
+              5, and more with every foot past 11. Those are our estimates, but they move the best
+              lead only a little.
             </p>
           </How>
         </div>

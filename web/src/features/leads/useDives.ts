@@ -27,7 +27,7 @@ export function useDives(teamId: TeamId) {
       client.setQueryData<TestDiveRecord[]>(key, (rows) => rows?.filter((row) => row.id !== id));
     },
     onError: ({ message }) => {
-      notify(`Not taken back: ${message}`);
+      notify(`Not undone: ${message}`);
     },
   });
   return {

@@ -22,7 +22,7 @@ describe('a longest lead', () => {
 describe('a best lead', () => {
   it('is said with the leads that are as good, or that there is none', () => {
     expect(bestLeadWords({ leadFeet: 12.75, fromFeet: 12.25, toFeet: 13 })).toBe(
-      'All in all best: 12.5\u00a0ft, and as good from 12\u00a0ft to 13\u00a0ft.',
+      'Best overall: 12.5\u00a0ft, about as good from 12\u00a0ft to 13\u00a0ft.',
     );
     expect(bestLeadWords(null)).toContain('safe one');
   });

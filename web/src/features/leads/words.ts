@@ -21,7 +21,7 @@ export const RISK_TEXT: Record<string, string> = {
   '0.05': '1 in 20',
 };
 export const SCHOOL_TEXT: Record<ThirdSchool, string> = {
-  asFar: 'As far as he is',
+  asFar: 'Even with the third baseman',
   walking: 'Walking',
   delayed: 'After the pitch',
 };
@@ -55,11 +55,11 @@ export function safeFeet(feet: number): string {
   return `${String(Math.floor(feet * 2 + 1e-6) / 2)}\u00a0ft`;
 }
 
-/** Rounded down, the safe way. @example "All in all best: 12.5 ft, and as good from 12 ft to 13 ft." */
+/** Rounded down, the safe way. @example "Best overall: 12.5 ft, about as good from 12 ft to 13 ft." */
 export function bestLeadWords(best: BestLead | null): string {
-  if (!best) return 'Going pays from no lead here: take the safe one.';
+  if (!best) return 'No lead makes it worth going. Take the safe one.';
   const { leadFeet, fromFeet, toFeet } = best;
   const [from, to] = [safeFeet(fromFeet), safeFeet(toFeet)];
-  const alike = from === to ? '' : `, and as good from ${from} to ${to}`;
-  return `All in all best: ${safeFeet(leadFeet)}${alike}.`;
+  const alike = from === to ? '' : `, about as good from ${from} to ${to}`;
+  return `Best overall: ${safeFeet(leadFeet)}${alike}.`;
 }

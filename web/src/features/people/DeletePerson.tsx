@@ -22,7 +22,7 @@ export function DeletePerson({ person, count }: { person: Person; count: number 
 
   const erase = async (): Promise<void> => {
     if (typed.trim() !== person.name) {
-      setProblem(`Type ${person.name} to delete him.`);
+      setProblem(`Type ${person.name} to confirm.`);
       return;
     }
     setBusy(true);
@@ -32,7 +32,7 @@ export function DeletePerson({ person, count }: { person: Person; count: number 
         rows?.filter(({ id }) => id !== person.id);
       client.setQueryData<Person[]>(['people', team.id], without);
       await client.invalidateQueries({ queryKey: ['readings', team.id] });
-      notify(`${person.name} and his times are deleted`);
+      notify(`${person.name} and all their times were deleted`);
       await navigate(`/teams/${team.id}/people`);
     } catch (error) {
       setFailure(error instanceof Error ? error.message : 'Not deleted. Try again.');
@@ -47,12 +47,12 @@ export function DeletePerson({ person, count }: { person: Person; count: number 
           setOpen(true);
         }}
       >
-        <Trash2 size={17} aria-hidden="true" /> Delete {person.name} and his times
+        <Trash2 size={17} aria-hidden="true" /> Delete {person.name} and times
       </Button>
       {open && (
         <FormDialog
           title={`Delete ${person.name}`}
-          action="Delete for good"
+          action="Delete forever"
           failure={failure}
           submitting={busy}
           submit={async (event) => {
@@ -64,9 +64,11 @@ export function DeletePerson({ person, count }: { person: Person; count: number 
           }}
         >
           <p>
-            {count === 1 ? 'His one time goes' : `His ${String(count)} times go`} with him, and
-            cannot be brought back. Retiring him keeps them. A file of the team can be taken out
-            first under Team, Files.
+            {count === 1
+              ? 'Their one time is deleted too.'
+              : `All ${String(count)} of their times are deleted too.`}{' '}
+            This cannot be undone. Retire the player to keep them, or export the team first under
+            Team, Files.
           </p>
           <FormField label={`Type ${person.name}`} error={problem}>
             {(field) => (

@@ -53,7 +53,7 @@ export function OpponentForm({
       {opponent && (
         <Form.Check
           id="opponent-retired"
-          label="Retired: no longer offered, the times are kept"
+          label="Retired (hidden from lists, times kept)"
           {...form.register('retired')}
         />
       )}

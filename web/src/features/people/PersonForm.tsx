@@ -106,7 +106,7 @@ export function PersonForm({
         />
       </div>
       <fieldset className="person-form-positions">
-        <legend>Plays</legend>
+        <legend>Positions</legend>
         {POSITIONS.map((position) => (
           <label key={position}>
             <input
@@ -124,7 +124,7 @@ export function PersonForm({
       {person && (
         <Form.Check
           id="person-retired"
-          label="Retired: no longer offered, the times are kept"
+          label="Retired (hidden from lists, times kept)"
           {...form.register('retired')}
         />
       )}

@@ -84,7 +84,7 @@ export function SideSelect({
               {opponent.name}
             </option>
           ))}
-        <option value="ours">Our own, in practice</option>
+        <option value="ours">Our own, at practice</option>
       </Form.Select>
     </div>
   );

@@ -53,7 +53,7 @@ export function RosterPage({ KeyTime }: { KeyTime: ComponentType<{ person: Perso
       {error ? (
         <Failure error={error} retry={retry} />
       ) : isLoading ? (
-        <Loading what="the rosters" />
+        <Loading what="rosters" />
       ) : (
         <div className="roster">
           <SideList
@@ -104,7 +104,7 @@ export function RosterPage({ KeyTime }: { KeyTime: ComponentType<{ person: Perso
               <Empty title="Nobody here yet.">
                 <p>
                   {opponent
-                    ? 'Add their pitchers and catchers: those are the ones you will time.'
+                    ? 'Add their pitchers and catchers so you can time them.'
                     : 'Add your players, then time their steals.'}
                 </p>
               </Empty>
@@ -161,7 +161,7 @@ function useRetire(): (person: Person) => void {
     const changed = { ...person, retired: !person.retired };
     put(changed, () => {
       notify(
-        `${person.name} ${changed.retired ? 'retired; the times are kept' : 'is back'}`,
+        `${person.name} ${changed.retired ? 'retired. Their times are kept' : 'is back'}`,
         () => {
           put(person, () => undefined);
         },

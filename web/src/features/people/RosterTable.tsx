@@ -26,7 +26,7 @@ export function RosterTable({
           </th>
           <th scope="col">Name</th>
           <th scope="col" className="roster-wide">
-            Plays
+            Positions
           </th>
           <th scope="col" className="roster-wide">
             Throws, bats

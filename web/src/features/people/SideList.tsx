@@ -34,7 +34,7 @@ export function SideList({
     people.filter(({ opponentId, retired }) => opponentId === id && !retired).length;
   const retired = opponents.filter((opponent) => opponent.retired);
   return (
-    <nav className="roster-sides" aria-label="Sides">
+    <nav className="roster-sides" aria-label="Teams">
       {sides.map(({ id, name }) => (
         <button
           key={id ?? 'ours'}
@@ -71,7 +71,7 @@ export function SideList({
             }}
           >
             <span>{opponent.name}</span>
-            <span>retired; bring back</span>
+            <span>retired. Bring back</span>
           </button>
         ))}
       <Button variant="outline-primary" onClick={onAdd}>

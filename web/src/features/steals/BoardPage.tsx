@@ -56,7 +56,7 @@ export function BoardPage() {
     );
   };
   if (board.error) return <Failure error={board.error} retry={board.retry} />;
-  if (board.isLoading) return <Loading what="the times" />;
+  if (board.isLoading) return <Loading what="your times" />;
 
   const { team, onField, playing, pick, pitchers, catchers } = board;
   const { runner } = onField;
@@ -150,8 +150,8 @@ export function BoardPage() {
           <p>If your league does, change it under Team, Rules.</p>
         </Empty>
       ) : columns.length === 0 || all.length === 0 ? (
-        <Empty title="Nobody to race yet.">
-          <p>The board needs runners of ours, and a pitcher and a catcher of theirs.</p>
+        <Empty title="Nobody to compare yet.">
+          <p>Add your runners, and a pitcher and a catcher for the opponent.</p>
           <Link className="btn btn-primary" to={`/teams/${team.id}/people`}>
             Add players
           </Link>
@@ -184,7 +184,7 @@ export function BoardPage() {
           />
           {rows.length === 0 && (
             <p className="board-none quiet">
-              Nobody: show everybody to see how much each of them lacks.
+              Nobody can go. Show everybody to see how close each runner is.
             </p>
           )}
           <BoardFoot board={board} rows={all} ofOne={ofOne} column={column} />
@@ -270,7 +270,7 @@ function BoardFoot({
       {unsettled && (
         <p>
           {unsettled.person.name} has{' '}
-          {unsettled.timed === 0 ? 'no' : `only ${String(unsettled.timed)}`} timed: three more from
+          {unsettled.timed === 0 ? 'no' : `only ${String(unsettled.timed)}`} timed. Three more from
           the stretch would help settle {unsettled.cells} of these.
         </p>
       )}

@@ -1,6 +1,6 @@
 import type { Person } from '@bradyon/core/people';
 import { memo, useEffect, useRef, type KeyboardEvent, type RefObject } from 'react';
-import { percent, VerdictBadge } from '../../ui/index.ts';
+import { percent, VerdictBadge, hundredths } from '../../ui/index.ts';
 import { personLabel } from '../people/index.ts';
 import type { BoardCell, BoardRow } from './board.ts';
 
@@ -150,8 +150,8 @@ const Race = memo(function Race({
   );
 });
 
-/** @example spareWords(-0.07) // 'lacks .07' */
+/** @example spareWords(-0.07) // '.07 short' */
 function spareWords(spareSeconds: number): string {
-  const figure = Math.abs(spareSeconds).toFixed(2).replace(/^0/, '');
-  return spareSeconds >= 0 ? `${figure} to spare` : `lacks ${figure}`;
+  const figure = hundredths(Math.abs(spareSeconds));
+  return spareSeconds >= 0 ? `${figure} to spare` : `${figure} short`;
 }

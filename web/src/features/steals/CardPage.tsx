@@ -32,16 +32,16 @@ const TO_EACH_SIDE: Record<Paper, number> = { letter: 4, a4: 4, pocket: 2 };
 
 /** The go-card: per runner the slowest delivery he may go on, for each pop. It replaces the screen where none is allowed. */
 export function CardPage() {
-  useTitle('Go-card');
+  useTitle('Go card');
   const { id: teamId } = useTeam();
   const steal = useSteal();
   if (steal.error) return <Failure error={steal.error} retry={steal.retry} />;
-  if (steal.isLoading) return <Loading what="the times" />;
+  if (steal.isLoading) return <Loading what="your times" />;
   const { pitcher, catcher, runners } = steal.onField;
   return (
     <>
       <div className="page-head">
-        <h1>Go-card</h1>
+        <h1>Go card</h1>
         <StealTabs />
       </div>
       <div className="steal-who">
@@ -50,11 +50,11 @@ export function CardPage() {
         <CatcherSelect label="Catcher" />
       </div>
       {pitcher && catcher && runners.length > 0 ? (
-        <Sheet title="Go-card">
+        <Sheet title="Go card">
           {(paper) => <Card steal={steal} pitcher={pitcher} catcher={catcher} paper={paper} />}
         </Sheet>
       ) : (
-        <Empty title="A card needs runners, a pitcher and a catcher.">
+        <Empty title="Choose runners, a pitcher and a catcher.">
           <Link className="btn btn-primary" to={`/teams/${teamId}/people`}>
             Add players
           </Link>
@@ -104,7 +104,9 @@ function Card({
     );
   const them = opponents.find(({ id }) => id === onField.facing)?.name ?? 'ourselves';
   if (!card) {
-    return <p>The pitch does not count under these rules: judge by the throw alone, on Steal.</p>;
+    return (
+      <p>Under these rules the pitch does not count. Use Steal and look at the throw alone.</p>
+    );
   }
   const byId = new Map(onField.runners.map((runner) => [runner.id, runner]));
   const today = new Intl.DateTimeFormat('en', { dateStyle: 'medium' }).format(new Date());
@@ -116,16 +118,16 @@ function Card({
       <p>
         {pitcher.name}, {handWord(pitcher.throws)}
         {team.ruleset.leadRule === 'open' ? `, ${STYLE_TEXT[style].toLowerCase()}` : ''};{' '}
-        {catcher.name} catching. Go if the pitch takes this long or longer: then he is safe{' '}
+        {catcher.name} catching. Go if the pitch takes this long or longer. Then the runner is safe{' '}
         {percent(needed)}
-        {from === 'situation' ? `, what it needs with ${words}` : ''}.
+        {from === 'situation' ? `, what a steal needs with ${words}` : ''}.
       </p>
       <Table card={card} byId={byId} paper={paper} catcher={catcher} />
       <p>
         <small>
-          {today}. Pitch: {restsOn(card.pitch)}; throw: {restsOn(card.pop)}. Every figure is rounded
-          up. * not his own times: typical for the level. The umpire and the league&rsquo;s book
-          decide; slide only as trained.
+          {today}. Pitch: {restsOn(card.pitch)}; throw: {restsOn(card.pop)}. Every time is rounded
+          up. * not timed, typical for the level. The umpire and your league&rsquo;s book decide.
+          Slide only as taught.
         </small>
       </p>
     </>
@@ -150,11 +152,11 @@ function Table({
       <thead>
         <tr>
           <th scope="col">
-            Runner, his run
+            Runner and time
             {paper !== 'pocket' && (
               <>
                 <br />
-                <small>rests on</small>
+                <small>based on</small>
               </>
             )}
           </th>
@@ -201,7 +203,7 @@ function Table({
 
 function restsOn({ basis, count }: Leg): string {
   if (basis === 'typical') return 'typical for the level *';
-  return basis === 'timed' ? `${String(count)} timed` : `reckoned from ${String(count)} leg lifts`;
+  return basis === 'timed' ? `${String(count)} timed` : `from ${String(count)} leg lifts`;
 }
 
 function runWords({ basis, count }: Leg): string {

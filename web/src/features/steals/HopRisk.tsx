@@ -19,7 +19,8 @@ export function HopRisk({ steal: { view, kind, base } }: { steal: StealInView })
   });
   return (
     <p className="steal-hop">
-      If they throw over while he rolls he is {inThrows(picked)}: only with a rhythm you know.
+      If they throw over during the hop, the runner is {inThrows(picked)}. Only hop when you know
+      the rhythm.
     </p>
   );
 }

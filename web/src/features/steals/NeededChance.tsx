@@ -14,7 +14,7 @@ export function NeededChance({
   return (
     <div className="steal-needed">
       <Choice
-        label="What he needs"
+        label="Needs"
         value={here.from}
         options={[
           { value: 'rule', text: 'Your rule' },
@@ -24,7 +24,7 @@ export function NeededChance({
       />
       {here.from === 'rule' ? (
         <Stepper
-          label="Chance he needs"
+          label="Chance a steal needs"
           note={rule === USUAL_NEEDED_CHANCE ? 'the common rule' : 'your own rule'}
           value={rule}
           step={0.02}
@@ -37,10 +37,8 @@ export function NeededChance({
       ) : (
         <p className="quiet">
           {percent(here.needed)}, give or take 3: {here.words}.{' '}
-          {here.isTie && (
-            <strong>Hardly anything is at stake: within the doubt of the inputs. </strong>
-          )}
-          <Link to={`/teams/${id}/innings`}>Change it</Link>
+          {here.isTie && <strong>Little is at stake. Too close to call. </strong>}
+          <Link to={`/teams/${id}/innings`}>Change</Link>
         </p>
       )}
     </div>

@@ -31,7 +31,7 @@ export function OtherRunner({ steal }: { steal: StealInView }) {
   return (
     <section className="card-box steal-other">
       <PickOne
-        label={`Also on: a runner on ${where}`}
+        label={`Also on ${where}`}
         value={other?.id ?? ''}
         options={[
           { value: '', text: 'Nobody' },
@@ -73,7 +73,7 @@ function doubleWords(
   );
   const double = doubleSteal(toThird, judgeSteal(question, judging));
   const name = double.theirs === 'third' ? view.names.runner.name : other.name;
-  return `Double steal: nobody out ${percent(double.chance)}. Their better throw is to ${double.theirs}, at ${name}. Thrown to third ${percent(double.thrownToThird)}, thrown to second ${percent(double.thrownToSecond)}, where he leaves a tenth later.`;
+  return `Double steal: nobody out ${percent(double.chance)}. The defense should throw to ${double.theirs}, at ${name}. Thrown to third ${percent(double.thrownToThird)}, thrown to second ${percent(double.thrownToSecond)}, where the runner leaves a tenth later.`;
 }
 
 function firstAndThirdWords(
@@ -90,5 +90,5 @@ function firstAndThirdWords(
   } as const;
   const home = predictRun(times.runner(other).fit, run, times.field);
   const chances = firstAndThird(toSecond, home, times.field.level);
-  return `First and third: if they throw through, ${view.names.runner.name} is safe at second ${percent(chances.throughSecond)}, and ${other.name} makes it home ${percent(chances.throughHome)} if he goes as the ball passes the mound. If they cut it, second is free and he makes it home ${percent(chances.cutHome)}: then he stays. Nobody gets tagged early on purpose unless a run is worth more than the out here.`;
+  return `First and third: if they throw through, ${view.names.runner.name} is safe at second ${percent(chances.throughSecond)}, and ${other.name} scores ${percent(chances.throughHome)} by going as the ball passes the mound. If they cut it, second is free, but ${other.name} scores only ${percent(chances.cutHome)} and should stay. Do not get tagged early unless the run is worth the out.`;
 }

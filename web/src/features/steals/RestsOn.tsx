@@ -97,8 +97,8 @@ export function RunRestsOn({
       )}
       {odd && (
         <p className="quiet">
-          His {KIND_WORDS[odd.context.kind].name.toLowerCase()} does not fit his other runs: look at
-          those times.
+          Their {KIND_WORDS[odd.context.kind].name.toLowerCase()} does not match their other runs.
+          Check those times.
         </p>
       )}
     </RestBox>
@@ -145,8 +145,8 @@ function Doubtful({ populations }: { populations: readonly Population[] }) {
   if (doubtful === 0) return null;
   return (
     <p className="steal-doubtful">
-      {doubtful === 1 ? 'One time looks' : `${String(doubtful)} times look`} like a wrong tap, and
-      counts until you say so.
+      {doubtful === 1 ? 'One time looks' : `${String(doubtful)} times look`} like a wrong tap. It
+      counts until you set it aside.
     </p>
   );
 }
@@ -161,17 +161,17 @@ function TimeHim({ to, words }: { to: string; words: string }) {
 }
 
 function ballWords({ name, basis, count, spread }: Leg): string {
-  if (name === 'windUp') return 'a usual wind-up; nobody times those';
-  if (basis === 'typical') return 'typical for this level, not this player';
-  if (basis === 'reckoned') return `reckoned from the leg lift (${timesCount(count)}), less .17`;
+  if (name === 'windUp') return 'typical windup, not timed';
+  if (basis === 'typical') return 'typical for the level';
+  if (basis === 'reckoned') return `from the leg lift (${timesCount(count)}), minus .17`;
   return `${giveOrTake(spread.sdSeconds)}, ${timesCount(count)}`;
 }
 
 function runWords({ restsOn }: Runner, { basis, count, spread }: Leg): string {
-  if (basis === 'typical') return 'typical for this level, not this player';
+  if (basis === 'typical') return 'typical for the level';
   const all = restsOn.reduce((sum, { estimate }) => sum + (estimate?.count ?? 0), 0);
   if (basis === 'reckoned') {
-    return `${giveOrTake(spread.sdSeconds)}, reckoned from ${String(all)} other runs`;
+    return `${giveOrTake(spread.sdSeconds)}, from ${String(all)} other runs`;
   }
   const others = all - count;
   return `${giveOrTake(spread.sdSeconds)}, ${String(count)} steals${others > 0 ? ` and ${String(others)} other runs` : ''}`;

@@ -25,7 +25,7 @@ export function StealPage() {
   const { ruleset } = useTeam();
   const steal = useSteal();
   if (steal.error) return <Failure error={steal.error} retry={steal.retry} />;
-  if (steal.isLoading) return <Loading what="the times" />;
+  if (steal.isLoading) return <Loading what="your times" />;
   return (
     <>
       <div className="page-head">
@@ -57,11 +57,11 @@ function Answer({ steal }: { steal: StealInView }) {
   const { view, onField, base, playing, needed } = steal;
   if (!view) {
     return (
-      <Empty title="Pick a runner, a pitcher and a catcher.">
+      <Empty title="Choose a runner, a pitcher and a catcher.">
         <p>
           {onField.runners.length === 0
-            ? 'Your roster is empty: add your players first.'
-            : 'They have no pitcher or catcher yet: add them first.'}
+            ? 'Your roster is empty. Add your players first.'
+            : 'They have no pitcher or catcher yet. Add them first.'}
         </p>
         <Link className="btn btn-primary" to={`/teams/${teamId}/people`}>
           Add players
@@ -116,8 +116,8 @@ function Answer({ steal }: { steal: StealInView }) {
           populations={question.pitcher.populations}
           without={
             legs.surprise
-              ? 'He goes once the ball is in the mitt, so the pitch does not count in this race.'
-              : 'Nobody may leave before the pitch reaches the batter, so the pitch does not count in this race.'
+              ? 'The runner goes once the ball is in the mitt, so the pitch does not count here.'
+              : 'Nobody may leave before the pitch reaches the batter, so the pitch does not count here.'
           }
           style={playing.style}
           base={playing.base}
@@ -127,7 +127,7 @@ function Answer({ steal }: { steal: StealInView }) {
           personId={names.catcher.id}
           leg={legs.pop}
           populations={question.catcher.populations}
-          without="Nobody throws: the pitch is the whole race."
+          without="Nobody throws. The pitch is the whole race."
           style={playing.style}
           base={playing.base}
         />
@@ -142,15 +142,15 @@ function Answer({ steal }: { steal: StealInView }) {
       <OtherRunner steal={steal} />
       {!question.field.ruleset.devicesAllowed && (
         <p className="steal-card-hint">
-          No devices in the box under your rules:{' '}
-          <Link to={`/teams/${teamId}/steals/card`}>print the go-card</Link>.
+          Your rules allow no devices in the box:{' '}
+          <Link to={`/teams/${teamId}/steals/card`}>print the go card</Link>.
         </p>
       )}
       <p className="steal-care quiet">
         Tag and throw are typical for the level
-        {legs.jump?.basis === 'timed' ? '' : ', so is the jump'}; hatched: not this player&rsquo;s
-        own. Sliding can hurt: only trained slides, head-first only where the league allows it,
-        helmets on. The umpire and the league&rsquo;s book decide.
+        {legs.jump?.basis === 'timed' ? '' : ', so is the jump'}. Hatched bars are typical, not
+        timed. Sliding can hurt: slide only as taught, head-first only where the league allows it,
+        helmets on. The umpire and your league&rsquo;s book decide.
       </p>
     </>
   );

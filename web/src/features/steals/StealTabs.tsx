@@ -5,7 +5,7 @@ import { useTeam } from '../teams/index.ts';
 const PAGES = [
   { to: 'steals', text: 'One runner' },
   { to: 'steals/board', text: 'Board' },
-  { to: 'steals/card', text: 'Go-card' },
+  { to: 'steals/card', text: 'Go card' },
 ];
 
 /** The ways to ask whether he can make it. */

@@ -54,14 +54,14 @@ export function Supposing({ steal }: { steal: StealInView }) {
       )}
       {kind !== 'delayed' && ruleset.leadRule !== 'reachesBatter' && base !== 'home' && (
         <PickOne
-          label="Pitch he expects"
+          label="Pitch expected"
           value={supposed.pitch ?? (supposed.count ? countText(supposed.count) : 'any')}
           options={[
-            { value: 'any', text: 'Whatever comes' },
+            { value: 'any', text: 'Any pitch' },
             ...PITCHES.map((value) => ({ value, text: PITCH_TEXT[value] })),
             ...COUNTS.map((count) => ({
               value: countText(count),
-              text: `Whatever comes on ${countText(count)}`,
+              text: `Any pitch on ${countText(count)}`,
             })),
           ]}
           onChange={(value) => {
@@ -94,7 +94,7 @@ export function Supposing({ steal }: { steal: StealInView }) {
             supposed.lead?.runnerId === runner.id
               ? 'supposed'
               : runner.leadFeet
-                ? 'his own'
+                ? 'own'
                 : 'the usual'
           }
           step={0.5}
@@ -108,7 +108,7 @@ export function Supposing({ steal }: { steal: StealInView }) {
       )}
       {kind === 'delayed' && (
         <Stepper
-          label="Who covers is off the bag"
+          label="Fielder away from the bag"
           value={supposed.coverFeet ?? USUAL_COVER_FEET}
           step={2}
           min={4}

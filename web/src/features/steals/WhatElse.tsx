@@ -43,7 +43,7 @@ function Worth({ steal, question, judging, names, foot }: Props) {
   const sharper = sharpestNext(question, steal, judging);
   return (
     <section className="card-box">
-      <h2>What moves it</h2>
+      <h2>What changes it</h2>
       <dl className="steal-list">
         <div>
           <dt>A tenth of a second</dt>
@@ -58,8 +58,8 @@ function Worth({ steal, question, judging, names, foot }: Props) {
       </dl>
       <p className="quiet">
         {sharper
-          ? `Three more ${legOwner(sharper.leg, names)} would sharpen it most: to about ${String(Math.round(sharper.low * 100))} to ${percent(sharper.high)}.`
-          : 'More timing would hardly sharpen it.'}
+          ? `Three more ${legOwner(sharper.leg, names)} would help most, to about ${String(Math.round(sharper.low * 100))} to ${percent(sharper.high)}.`
+          : 'More timing would hardly change it.'}
       </p>
     </section>
   );
@@ -75,15 +75,15 @@ function WouldTake({ steal, question, judging, needed, foot }: Props) {
   const rows: [string, string][] = [
     ...(needs.deliverySeconds === null
       ? []
-      : [['Pitch, this slow', seconds(roundedUp(needs.deliverySeconds))] as [string, string]]),
+      : [['Pitch at least', seconds(roundedUp(needs.deliverySeconds))] as [string, string]]),
     ...(legs.pop
-      ? [['Throw, this slow', seconds(roundedUp(needs.popSeconds))] as [string, string]]
+      ? [['Throw at least', seconds(roundedUp(needs.popSeconds))] as [string, string]]
       : []),
-    ['Run, this quick', seconds(-roundedUp(-needs.runSeconds))],
+    ['Run at most', seconds(-roundedUp(-needs.runSeconds))],
     ...(question.field.ruleset.leadRule === 'open' && question.base === 'second' && lead > 0
-      ? [['Lead, this long', feet(Math.ceil(lead * 2) / 2)] as [string, string]]
+      ? [['Lead at least', feet(Math.ceil(lead * 2) / 2)] as [string, string]]
       : []),
-    ['Jump, this early', seconds(-roundedUp(-needs.jumpSeconds))],
+    ['Jump at most', seconds(-roundedUp(-needs.jumpSeconds))],
   ];
   return (
     <section className="card-box">
@@ -112,15 +112,15 @@ function PlainSum({ steal, question, judging, needed }: Props) {
   const says = plainSeconds >= 0 ? 'go' : 'stay';
   return (
     <section className="card-box">
-      <h2>The plain sum</h2>
+      <h2>The quick math</h2>
       <p>
-        {legs.pitch ? 'Pitch and throw less run' : 'Throw less run'}:{' '}
+        {legs.pitch ? 'Pitch plus throw minus run' : 'Throw minus run'}:{' '}
         <strong className="figure">{seconds(plainSeconds)}</strong>, so it says {says}.
       </p>
       <p className="quiet">
         {steal.lacksSeconds !== null &&
           `Here ${percent(needed)} takes a sum of ${seconds(cushion)}. `}
-        The sum leaves out the jump and the tag, how uneven everybody is, and that{' '}
+        The quick math leaves out the jump, the tag and how much times vary, and that{' '}
         {percent(share('offLine'))} of throws are off line and {percent(share('wild'))} away.
       </p>
     </section>
@@ -160,15 +160,15 @@ function Guessing({ question, judging, needed }: Props) {
       <h2>Keep them guessing</h2>
       <p>
         {pitchout
-          ? `Run on fewer than ${oneIn(pitchout.runUnder)} and a pitch-out does not pay for them.`
-          : 'A pitch-out would not even help them.'}{' '}
+          ? `Run on fewer than ${oneIn(pitchout.runUnder)} and a pitchout does not pay for them.`
+          : 'A pitchout would not even help them.'}{' '}
         {slideStep &&
-          `For a slide step it is ${oneIn(slideStep.runUnder)}, if it costs them as much at the plate as is usual.`}
+          `For a slide step it is ${oneIn(slideStep.runUnder)}, if it costs them the usual amount at the plate.`}
       </p>
       <p className="quiet">
         {pitchout && usual.chance > needed
           ? `Running pays as long as they pitch out on fewer than ${oneIn(pitchout.counteredUnder)}.`
-          : 'Against an ordinary pitch running does not pay to begin with.'}
+          : 'Running does not pay even against a normal pitch.'}
       </p>
     </section>
   );

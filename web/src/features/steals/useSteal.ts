@@ -85,7 +85,7 @@ export function useSteal() {
         { ...draft, neededChance },
         {
           onError: ({ message }) => {
-            notify(`The chance he needs is not saved: ${message}`);
+            notify(`What a steal needs was not saved: ${message}`);
           },
         },
       );

@@ -33,13 +33,13 @@ export const PITCH_TEXT: Record<Pitch, string> = {
   fastball: 'Fastball',
   breaking: 'Breaking ball',
   changeup: 'Changeup',
-  pitchout: 'Pitch-out',
+  pitchout: 'Pitchout',
 };
 
 const LEG_LABELS: Record<LegName, string> = {
   delivery: 'Delivery',
   flight: 'Flight',
-  windUp: 'Wind-up',
+  windUp: 'Windup',
   surprise: 'surprise',
   pop: 'Catch and throw',
   tag: 'tag',
@@ -101,11 +101,11 @@ function lane(title: string, tone: Lane['tone'], legs: readonly Leg[]): Lane {
 
 /** The steal in a coach's words. */
 export interface StealWords {
-  /** "83 % safe. He needs 80 %." */
+  /** "83% safe. Needs 80%." */
   answer: string;
   doubt: string;
   gap: string;
-  /** "Go if he is 1.34 s or slower to the plate"; null where the pitch does not count. */
+  /** "Go if Tolliver is 1.34 s or slower to the plate"; null where the pitch does not count. */
   threshold: string | null;
   /** The picture in words. */
   twin: string;
@@ -130,21 +130,21 @@ export function wordsOf({
   const [ball, runner] = lanesLegs(steal.legs);
   const gapSeconds = gapOf(steal.legs);
   const apart = `${seconds(Math.abs(gapSeconds))}, ${feet(gapSeconds / footSeconds)}`;
-  const gap = `${apart} ${gapSeconds >= 0 ? 'to spare' : 'short'}`;
+  const gap = `${gapSeconds >= 0 ? 'safe' : 'out'} by ${apart}`;
   const untimed = steal.verdict === 'untimed';
   return {
     answer: untimed
       ? `Time ${missingWords(steal, names, base)} first.`
-      : `${percent(steal.chance)} safe. He needs ${percent(needed)}.`,
+      : `${percent(steal.chance)} safe. Needs ${percent(needed)}.`,
     doubt: untimed
-      ? `If they are typical he is ${percent(steal.chance)} safe, anywhere from ${range(steal)}.`
-      : `The times leave room from ${range(steal)}.`,
+      ? `With typical times, ${percent(steal.chance)} safe, anywhere from ${range(steal)}.`
+      : `It could be anywhere from ${range(steal)}.`,
     gap,
     threshold: thresholdWords(steal, style, names),
     twin: [
       `The ball: ${legsInWords(ball)}, together ${seconds(sum(ball))}.`,
       `The runner: ${legsInWords(runner)}, together ${seconds(sum(runner))}.`,
-      `With a throw on line he has ${gap}.`,
+      `With a throw on line the runner is ${gap}.`,
     ].join(' '),
   };
 }
@@ -161,7 +161,7 @@ function thresholdWords(
   if (slowestPitchSeconds === null || legs.pitch === null) return null;
   const slowest = seconds(roundedUp(slowestPitchSeconds));
   if (legs.pitch.name === 'flight') return `Go if the pitch takes ${slowest} or longer.`;
-  if (legs.pitch.name === 'windUp') return `Go if the wind-up takes ${slowest} or longer.`;
+  if (legs.pitch.name === 'windUp') return `Go if the windup takes ${slowest} or longer.`;
   const how = style === 'slideStep' ? 'with a slide step' : 'to the plate';
   return `Go if ${pitcher.name} is ${slowest} or slower ${how}.`;
 }
@@ -196,8 +196,8 @@ export function legOwner(leg: Leg, { pitcher, catcher, runner }: Names): string 
 }
 
 export const VERDICT_NOTES: Record<Verdict, string> = {
-  go: 'as safe as he needs to be, or safer',
-  close: 'short of it, but within the doubt of the times',
-  stay: 'short of it, doubt and all',
-  untimed: 'somebody was never timed, and it matters',
+  go: 'as safe as needed, or safer',
+  close: 'just short, too close to call',
+  stay: 'clearly short',
+  untimed: 'somebody important is not timed yet',
 };

@@ -21,11 +21,11 @@ export function FirstTeamPage() {
   return (
     <FrontPage title={teams?.length ? 'Another team' : 'Your team'}>
       <Choice
-        label="Make a team or join one"
+        label="Create a team or join one"
         value={way}
         onChange={setWay}
         options={[
-          { value: 'make', text: 'Make a team' },
+          { value: 'make', text: 'Create a team' },
           { value: 'join', text: 'Join with a code' },
         ]}
       />
@@ -97,13 +97,10 @@ function MakeTeam() {
   });
   return (
     <Form noValidate className="front-form" onSubmit={(event) => void submit(event)}>
-      <FormField label="Name of the team" error={errorOf('name')}>
+      <FormField label="Team name" error={errorOf('name')}>
         {(field) => <Form.Control {...field} autoComplete="off" {...form.register('name')} />}
       </FormField>
-      <FormField
-        label="Rules"
-        hint="Every rule can be changed later. Your league's own book decides."
-      >
+      <FormField label="Rules" hint="You can change every rule later. Your league's book decides.">
         {(field) => (
           <Form.Select {...field} {...presetField}>
             {PRESET_NAMES.map((preset) => (
@@ -117,7 +114,7 @@ function MakeTeam() {
       <FormField
         label="Level"
         error={errorOf('level')}
-        hint="Says what is typical until you have timed your own players."
+        hint="Sets typical times until you time your own players."
       >
         {(field) => (
           <Form.Select {...field} {...form.register('level')}>
@@ -130,7 +127,7 @@ function MakeTeam() {
         )}
       </FormField>
       <FormEnd failure={failure} submitting={submitting}>
-        Make the team
+        Create team
       </FormEnd>
     </Form>
   );
@@ -156,7 +153,7 @@ function JoinTeam() {
       <FormField
         label="Code"
         error={errorOf('code')}
-        hint="The owner of the team makes one under Team, Staff."
+        hint="Your team owner makes one under Team, Staff."
       >
         {(field) => (
           <Form.Control
@@ -169,7 +166,7 @@ function JoinTeam() {
         )}
       </FormField>
       <FormEnd failure={failure} submitting={submitting}>
-        Join the team
+        Join team
       </FormEnd>
     </Form>
   );

@@ -48,7 +48,7 @@ export function LevelPage() {
     fieldOf: (path) => path.replace('levelChanges.', '').replace('.', '_'),
     send: async (changed) => {
       await save.mutateAsync(changed);
-      notify('Level saved: every estimate and chance is reckoned with it');
+      notify('Level saved. Every number is updated');
     },
   });
   return (
@@ -59,10 +59,10 @@ export function LevelPage() {
       </div>
       <Form noValidate className="rules card-box" onSubmit={(event) => void submit(event)}>
         <p>
-          What is typical at <strong>{level.label}</strong>. {level.note} Leave a field empty to
-          keep the level&rsquo;s number.
+          Typical for <strong>{level.label}</strong>. {level.note} Leave a field blank to keep the
+          typical number.
         </p>
-        {!isOwner && <p className="quiet">Only the owner of the team can change these.</p>}
+        {!isOwner && <p className="quiet">Only the team owner can change these.</p>}
         <fieldset disabled={!isOwner} className="rules-fields">
           {LEVEL_CONSTANT_KEYS.map((key) => {
             const { name, unit, note } = LEVEL_CONSTANTS[key];
@@ -103,7 +103,7 @@ export function LevelPage() {
                 for (const key of LEVEL_CONSTANT_KEYS) form.setValue(fieldOf(key), '');
               }}
             >
-              Empty all
+              Clear all
             </Button>
           </div>
         )}

@@ -41,15 +41,15 @@ const FIGURES: { key: keyof Ruleset & keyof Values; label: string; unit: string;
     { key: 'baseDistanceFeet', label: 'Between bases', unit: 'ft' },
     { key: 'pitchingDistanceFeet', label: 'Pitching distance', unit: 'ft' },
     { key: 'innings', label: 'Innings', unit: '' },
-    { key: 'runRuleRuns', label: 'Run rule: lead of', unit: 'runs', hint: 'Empty: none' },
-    { key: 'runRuleAfterInning', label: 'Run rule: after inning', unit: '', hint: 'Empty: none' },
+    { key: 'runRuleRuns', label: 'Run rule: lead of', unit: 'runs', hint: 'Blank: none' },
+    { key: 'runRuleAfterInning', label: 'Run rule: after inning', unit: '', hint: 'Blank: none' },
     {
       key: 'tieBreakerFromInning',
       label: 'Tie-breaker from inning',
       unit: '',
-      hint: 'Empty: none',
+      hint: 'Blank: none',
     },
-    { key: 'pickLimit', label: 'Throws to a base per batter', unit: '', hint: 'Empty: no limit' },
+    { key: 'pickLimit', label: 'Throws to a base per batter', unit: '', hint: 'Blank: no limit' },
   ];
 
 const FLAGS: {
@@ -150,9 +150,9 @@ export function RulesPage() {
         <TeamTabs />
       </div>
       <Form noValidate className="rules card-box" onSubmit={(event) => void submit(event)}>
-        {!isOwner && <p className="quiet">Only the owner of the team can change these.</p>}
+        {!isOwner && <p className="quiet">Only the team owner can change these.</p>}
         <fieldset disabled={!isOwner} className="rules-fields">
-          <FormField label="Name of the team" error={errorOf('name')}>
+          <FormField label="Team name" error={errorOf('name')}>
             {(field) => <Form.Control {...field} {...form.register('name')} />}
           </FormField>
           <FormField label="Level" error={errorOf('level')} hint={LEVELS[form.watch('level')].note}>
@@ -169,11 +169,11 @@ export function RulesPage() {
           <FormField
             label="Time zone"
             error={errorOf('timeZone')}
-            hint="A practice is one day wherever a coach looks at it."
+            hint="Sets which day a practice belongs to."
           >
             {(field) => (
               <Form.Select {...field} {...form.register('timeZone')}>
-                <option value="">Each device&rsquo;s own</option>
+                <option value="">Same as the device</option>
                 {Intl.supportedValuesOf('timeZone').map((zone) => (
                   <option key={zone} value={zone}>
                     {zone.replaceAll('_', ' ')}
@@ -185,7 +185,7 @@ export function RulesPage() {
           <FormField
             label="Chance a steal needs, %"
             error={errorOf('neededChance')}
-            hint="80 is the common rule: four in five."
+            hint="80 is the common rule, four out of five."
           >
             {(field) => (
               <Form.Control {...field} inputMode="decimal" {...form.register('neededPercent')} />
@@ -193,14 +193,14 @@ export function RulesPage() {
           </FormField>
           {(
             [
-              ['pitcherThrows', 'pitcher', "Pitcher's timed throws a day"],
-              ['catcherThrows', 'catcher', "Catcher's timed throws a day"],
+              ['pitcherThrows', 'pitcher', 'Pitcher throws per day'],
+              ['catcherThrows', 'catcher', 'Catcher throws per day'],
             ] as const
           ).map(([name, thrower, label]) => (
             <FormField
               key={name}
               label={label}
-              hint="Empty: no limit. The league's pitch count and a trainer decide."
+              hint="Blank: no limit. The league's pitch count and a trainer decide."
               error={errorOf(`throwLimits.${thrower}`)}
             >
               {(field) => <Form.Control {...field} inputMode="numeric" {...form.register(name)} />}
@@ -227,7 +227,7 @@ export function RulesPage() {
               </Form.Select>
             )}
           </FormField>
-          <FormField label="Name of these rules" error={errorOf('ruleset.name')}>
+          <FormField label="Name for these rules" error={errorOf('ruleset.name')}>
             {(field) => <Form.Control {...field} {...form.register('rulesName')} />}
           </FormField>
           <FormField label="Sport" error={errorOf('ruleset.sport')}>
@@ -248,7 +248,7 @@ export function RulesPage() {
               </Form.Select>
             )}
           </FormField>
-          <FormField label="A runner may leave" error={errorOf('ruleset.leadRule')}>
+          <FormField label="Runners may leave" error={errorOf('ruleset.leadRule')}>
             {(field) => (
               <Form.Select {...field} {...form.register('leadRule')}>
                 {LEAD_RULES.map((rule) => (
@@ -276,8 +276,7 @@ export function RulesPage() {
           </div>
         </fieldset>
         <p className="rules-note">
-          These are starting points. Your league&rsquo;s own book decides, and on the field the
-          umpire.
+          These are starting points. Your league&rsquo;s book and the umpire decide.
         </p>
         {failure && (
           <p className="form-failure" role="alert">

@@ -44,7 +44,7 @@ export function StaffPage() {
           ) : members.error ? (
             <Failure error={members.error} retry={() => void members.refetch()} />
           ) : (
-            <Loading what="the staff" />
+            <Loading what="your staff" />
           )}
         </section>
         {team.role === 'owner' && <Invitations base={base} />}
@@ -103,7 +103,7 @@ function MemberList({ members }: { members: Member[] }) {
         <Modal.Header closeButton>
           <Modal.Title>Remove {leaving?.name} from the staff?</Modal.Title>
         </Modal.Header>
-        <Modal.Body>Their times stay. To come back they need a new code.</Modal.Body>
+        <Modal.Body>Their times stay. They need a new code to come back.</Modal.Body>
         <Modal.Footer>
           <Button
             variant="outline-primary"
@@ -174,7 +174,7 @@ function DeleteTeam() {
   return (
     <section className="card-box staff-invites">
       <h2>Delete the team</h2>
-      <p className="quiet">Everything goes with it. Export the team under Files first.</p>
+      <p className="quiet">Everything is deleted. Export the team under Files first.</p>
       <Button
         variant="outline-primary"
         onClick={() => {
@@ -197,8 +197,8 @@ function DeleteTeam() {
             setIsAsking(false);
           }}
         >
-          <p>Players, times and lineups are deleted for good, for the whole staff.</p>
-          <FormField label={`Type ${team.name} to delete it`}>
+          <p>Players, times and lineups are deleted forever, for the whole staff.</p>
+          <FormField label={`Type ${team.name} to confirm`}>
             {(field) => (
               <Form.Control
                 {...field}
@@ -249,18 +249,18 @@ function Invitations({ base }: { base: string }) {
     <section className="card-box staff-invites">
       <h2>Invite an assistant</h2>
       <p className="quiet">
-        An assistant times and keeps the rosters. Give the code only to people you want on your
-        staff. It works for seven days.
+        Assistants can time and edit rosters. Give the code only to your own staff. It works for
+        seven days.
       </p>
       {fresh && (
         <div className="staff-code" role="status">
           <strong className="figure">{fresh.code}</strong>
-          <span>Write it down or send it now: it is not shown again.</span>
+          <span>Write it down or send it now. It is not shown again.</span>
         </div>
       )}
       <Form.Check
         id="invite-many"
-        label="Several people may use it"
+        label="More than one person may use it"
         checked={many}
         onChange={({ target }) => {
           setMany(target.checked);
@@ -279,7 +279,8 @@ function Invitations({ base }: { base: string }) {
           {invites.data.map(({ id, expiresAt, many: isForMany }) => (
             <li key={id}>
               <span>
-                {isForMany ? 'For several' : 'For one person'}, open until {longDate(expiresAt)}
+                {isForMany ? 'For several people' : 'For one person'}, open until{' '}
+                {longDate(expiresAt)}
               </span>
               <Button
                 variant="outline-primary"
@@ -287,7 +288,7 @@ function Invitations({ base }: { base: string }) {
                   withdraw.mutate(id);
                 }}
               >
-                <X size={18} aria-hidden="true" /> Withdraw
+                <X size={18} aria-hidden="true" /> Cancel
               </Button>
             </li>
           ))}

@@ -52,8 +52,8 @@ export function TeamShell({ saving }: { saving: ReactNode }) {
   if (!team) {
     return (
       <main className="shell-page">
-        <Empty title="There is no such team among yours.">
-          <p>Perhaps you were taken off its staff, or the address is for another account.</p>
+        <Empty title="You have no such team.">
+          <p>You may be off its staff, or this link is for another account.</p>
           <Link to="/" className="btn btn-primary">
             Open one of your teams
           </Link>
@@ -140,7 +140,7 @@ function TeamSwitch({ team, teams }: { team: Team; teams: Team[] }) {
           </Dropdown.Item>
         ))}
         <Dropdown.Divider />
-        <Dropdown.Item onClick={() => void navigate('/teams')}>Make or join a team</Dropdown.Item>
+        <Dropdown.Item onClick={() => void navigate('/teams')}>Create or join a team</Dropdown.Item>
       </Dropdown.Menu>
     </Dropdown>
   );
@@ -152,7 +152,7 @@ function ThemeSwitch() {
     <button
       type="button"
       className="strip-button"
-      aria-label={isNight ? 'Switch to day colours' : 'Switch to night colours'}
+      aria-label={isNight ? 'Switch to day colors' : 'Switch to night colors'}
       onClick={toggle}
     >
       {isNight ? <Sun size={20} aria-hidden="true" /> : <Moon size={20} aria-hidden="true" />}

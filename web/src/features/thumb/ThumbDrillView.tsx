@@ -11,7 +11,7 @@ import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
 import { newId } from '../../api/index.ts';
-import { Failure, giveOrTake, Loading, notify, SpreadDots } from '../../ui/index.ts';
+import { Failure, giveOrTake, Loading, notify, SpreadDots, hundredths } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { KIND_WORDS, tick, useKeys } from '../timing/index.ts';
 import { ThumbDrillStage } from './ThumbDrillStage.tsx';
@@ -69,7 +69,7 @@ export function ThumbDrillView() {
             {drill.phase === 'waiting' ? 'Start the drill' : 'Pause'}
           </Button>
           <span className="quiet">
-            {thumb.reps.length} {thumb.reps.length === 1 ? 'rep' : 'reps'} so far; ten say enough.
+            {thumb.reps.length} {thumb.reps.length === 1 ? 'rep' : 'reps'} so far. Ten is enough.
           </span>
         </div>
       </div>
@@ -147,7 +147,7 @@ function Results({
   return (
     <div className="drill-results">
       <section className="card-box">
-        <h2>How you tap</h2>
+        <h2>Your thumb</h2>
         {events.map((event) => {
           const found = eventCalibration(reps, event);
           return (
@@ -180,7 +180,7 @@ function Results({
         })}
       </section>
       <section className="card-box">
-        <h2>What it does to your times</h2>
+        <h2>What it changes</h2>
         {kinds.map((kind) => {
           const found = calibrations[kind];
           return (
@@ -189,11 +189,11 @@ function Results({
               {found ? (
                 <>
                   reads {signed(found.biasSeconds)} {found.biasSeconds < 0 ? 'short' : 'long'},{' '}
-                  {giveOrTake(found.sdSeconds)}. Taken out of your times from now on.
+                  {giveOrTake(found.sdSeconds)}. Your times are corrected for it from now on.
                 </>
               ) : (
                 <span className="quiet">
-                  thumb not calibrated: {REPS_FOR_CALIBRATION} reps are needed, {ENOUGH} are good.
+                  Not calibrated yet: {REPS_FOR_CALIBRATION} reps needed, {ENOUGH} are good.
                 </span>
               )}
             </p>
@@ -213,12 +213,12 @@ function Results({
                   setSure(false);
                 },
                 onError: ({ message }) => {
-                  notify(`Not removed: ${message}`);
+                  notify(`Not deleted: ${message}`);
                 },
               });
             }}
           >
-            {sure ? `Remove all ${String(reps.length)} reps for good` : 'Start over'}
+            {sure ? `Delete all ${String(reps.length)} reps` : 'Start over'}
           </Button>
         )}
       </section>
@@ -228,5 +228,5 @@ function Results({
 
 /** @example signed(-0.042) // '.04 s' */
 function signed(seconds: number): string {
-  return `${Math.abs(seconds).toFixed(2).replace(/^0/, '')}\u00a0s`;
+  return `${hundredths(Math.abs(seconds))}\u00a0s`;
 }

@@ -6,7 +6,16 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { newId, request } from '../../api/index.ts';
-import { Choice, Empty, Failure, giveOrTake, Loading, notify } from '../../ui/index.ts';
+import {
+  Choice,
+  Empty,
+  Failure,
+  giveOrTake,
+  Loading,
+  notify,
+  hundredths,
+  seconds as secondsText,
+} from '../../ui/index.ts';
 import { useAccount } from '../accounts/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { KIND_WORDS, tick, useKeys } from '../timing/index.ts';
@@ -74,7 +83,7 @@ export function TogetherView() {
           />
         ) : (
           <Empty title="Nobody is timing together yet.">
-            <p>Start a round here; the others open this page on their own devices and are in it.</p>
+            <p>Start a round here. The others open this page on their own devices to join.</p>
           </Empty>
         )}
         <div className="drill-buttons">
@@ -118,7 +127,7 @@ function TogetherWatch({
   const keep = (seconds: number | null): void => {
     first.current = null;
     togetherWrite.send(team.id, { togetherId: round.id, draft: { event, seconds } });
-    setWords(seconds === null ? `Pitch ${String(event)} missed` : `${seconds.toFixed(2)} s`);
+    setWords(seconds === null ? `Pitch ${String(event)} missed` : secondsText(seconds));
   };
   const tap = (atMs: number): void => {
     tick();
@@ -131,7 +140,7 @@ function TogetherWatch({
     if (seconds >= 0.1 && seconds <= 9) keep(seconds);
     else {
       first.current = null;
-      setWords('That was no such time: tap this pitch again, or say it is missed');
+      setWords('That time is not possible. Tap this pitch again or mark it missed');
     }
   };
   useKeys({
@@ -161,14 +170,14 @@ function TogetherWatch({
             keep(null);
           }}
         >
-          Missed it <kbd>M</kbd>
+          Missed <kbd>M</kbd>
         </Button>
         <span className={others > event ? 'together-behind' : 'quiet'}>
           {others === 0
             ? 'Waiting for the others to open this page.'
             : others > event
-              ? `The others have pitch ${String(others)} already: say missed until you are with them.`
-              : `The others are at pitch ${String(others)}. Count the pitches aloud.`}
+              ? `The others are on pitch ${String(others)}. Mark pitches missed until you catch up.`
+              : `The others are on pitch ${String(others)}. Count the pitches out loud.`}
         </span>
       </div>
     </>
@@ -179,15 +188,14 @@ function TogetherSpreads({ result }: { result: TogetherResult }) {
   const { people, shared } = result;
   return (
     <section className="card-box drill-results">
-      <h2>Each one&rsquo;s spread</h2>
+      <h2>Each person&rsquo;s spread</h2>
       {people.length === 0 && <p className="quiet">Nothing timed in this round yet.</p>}
       {people.map(({ accountId, name, timed, spread }) => (
         <p key={accountId}>
           <strong>{name}</strong>{' '}
           {spread ? (
             <>
-              {giveOrTake(spread.sdSeconds)}, reads{' '}
-              {Math.abs(spread.laterSeconds).toFixed(2).replace(/^0/, '')}{' '}
+              {giveOrTake(spread.sdSeconds)}, reads {hundredths(Math.abs(spread.laterSeconds))}{' '}
               {spread.laterSeconds < 0 ? 'shorter' : 'longer'} than the others
             </>
           ) : (
@@ -198,12 +206,12 @@ function TogetherSpreads({ result }: { result: TogetherResult }) {
       <p className="quiet">
         {shared} timed by all.{' '}
         {shared < TOGETHER_LEAST
-          ? `Under ${String(TOGETHER_LEAST)} this says little.`
+          ? `Fewer than ${String(TOGETHER_LEAST)} says little.`
           : shared < TOGETHER_ENOUGH
-            ? `It gets better up to ${String(TOGETHER_ENOUGH)}.`
+            ? `Better up to ${String(TOGETHER_ENOUGH)}.`
             : 'That is enough.'}{' '}
         {people.length === 2 &&
-          'Of two people only what they differ by is known, so both are given half; a third tells them apart.'}
+          'With two people we only know the difference, so each gets half. A third person tells them apart.'}
       </p>
     </section>
   );

@@ -52,7 +52,7 @@ export function useThumbDrill(
   const [showing, setShowing] = useState<Showing | null>(null);
   const [phase, setPhase] = useState<ThumbDrill['phase']>('waiting');
   const [next, setNext] = useState(0);
-  const [words, setWords] = useState('Tap each event as you see it, as you would in a game');
+  const [words, setWords] = useState('Tap each event as you see it, like in a game');
 
   const begin = useCallback((): void => {
     random.current ??= makeRandom(seed ?? crypto.getRandomValues(new Uint32Array(1))[0] ?? 1);
@@ -83,7 +83,7 @@ export function useThumbDrill(
     const lastAt = showing.pitch.events.at(-1)?.atSeconds ?? 0;
     const leftMs = showing.startMs + (lastAt + GIVE_UP_SECONDS) * 1000 - performance.now();
     const timer = setTimeout(() => {
-      end('A tap was missing: this pitch does not count');
+      end('A tap was missing. This pitch does not count');
     }, leftMs);
     return () => {
       clearTimeout(timer);
@@ -115,7 +115,7 @@ export function useThumbDrill(
         return;
       }
       const lateSeconds = lateTaps(showing.pitch, taps.current);
-      if (lateSeconds === null) end('Too far off to be those events: this pitch does not count');
+      if (lateSeconds === null) end('Too far off. This pitch does not count');
       else {
         onRep({ lateSeconds, frameSeconds: frameSeconds() });
         const parts = Object.entries(lateSeconds).map(([event, late]) => {

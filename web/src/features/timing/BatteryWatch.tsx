@@ -91,9 +91,9 @@ export function BatteryWatch() {
     }),
   });
 
-  const who = pitcher?.name ?? 'Nobody on the mound';
+  const who = pitcher?.name ?? 'No pitcher chosen';
   const styleWords = fromRelease ? '' : `, ${STYLE_WORDS[style].toLowerCase()}`;
-  const about = pickOff ? `${who}, pick-off to ${pickBase}` : `${who}${styleWords}, to ${base}`;
+  const about = pickOff ? `${who}, pickoff to ${pickBase}` : `${who}${styleWords}, to ${base}`;
   const canEnd = hand.splits.length > 0 && !hand.watch.ended;
   const kinds = WATCH_PLANS[planName].kinds;
   return (
@@ -103,8 +103,8 @@ export function BatteryWatch() {
           <div className="person-select time-facing">
             <FacingSelect />
           </div>
-          <PitcherSelect label={fromRelease ? 'In the circle' : 'On the mound'} />
-          <CatcherSelect label="Behind the plate" />
+          <PitcherSelect label="Pitcher" />
+          <CatcherSelect label="Catcher" />
         </div>
         <WatchFace hand={hand} about={about} />
         <div className="time-keys">
@@ -124,7 +124,7 @@ export function BatteryWatch() {
           )}
           {pickOff ? (
             <BaseChoice
-              label="Pick-off to"
+              label="Pickoff to"
               bases={PICK_BASES}
               value={pickBase}
               onChange={setPickBase}
@@ -153,7 +153,7 @@ export function BatteryWatch() {
                     setPickOff(!pickOff);
                   }}
                 >
-                  Pick-off <kbd>P</kbd>
+                  Pickoff <kbd>P</kbd>
                 </Button>
               </>
             )}
@@ -175,7 +175,7 @@ export function BatteryWatch() {
           />
         )}
         {catcher && <Seen person={catcher} role="catcher" kinds={['pop']} thrower="catcher" />}
-        {!pitcher && !catcher && <NobodyToTime who="their pitchers and catchers" />}
+        {!pitcher && !catcher && <NobodyToTime who="pitchers and catchers" />}
         <Latest people={[pitcher, catcher]} kinds={['hold', 'delivery', 'flight', 'pick', 'pop']} />
       </div>
     </div>
@@ -199,7 +199,7 @@ export function NobodyToTime({ who }: { who: string }) {
   const { id } = useTeam();
   return (
     <Empty title="Nobody to time yet.">
-      <p>Add {who} under Team, then come back with the watch.</p>
+      <p>Add {who} under Team, then come back here.</p>
       <Link className="btn btn-primary" to={`/teams/${id}/people`}>
         Add players
       </Link>

@@ -30,12 +30,9 @@ export function InningsWatch() {
       <div className="time-hand">
         <div className="time-who">
           <FacingSelect />
-          <CatcherSelect label="Behind the plate" />
+          <CatcherSelect label="Catcher" />
         </div>
-        <WatchFace
-          hand={hand}
-          about={`${catcher?.name ?? 'Nobody behind the plate'}, pop to ${base}`}
-        />
+        <WatchFace hand={hand} about={`${catcher?.name ?? 'No catcher chosen'}, pop to ${base}`} />
         <div className="time-keys">
           <BaseChoice
             label="Throw to"
@@ -53,7 +50,7 @@ export function InningsWatch() {
         {catcher ? (
           <Seen person={catcher} role="catcher" kinds={['pop']} thrower="catcher" />
         ) : (
-          <NobodyToTime who="their catchers" />
+          <NobodyToTime who="catchers" />
         )}
         <Latest people={[catcher]} kinds={['pop']} />
       </div>

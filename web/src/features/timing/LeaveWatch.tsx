@@ -12,6 +12,7 @@ import Button from 'react-bootstrap/Button';
 import { newId, wallOffsetMs } from '../../api/index.ts';
 import { usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
+import { hundredths, seconds as secondsText } from '../../ui/index.ts';
 import { NobodyToTime } from './BatteryWatch.tsx';
 import './LeaveWatch.scss';
 import { RunnerQueue } from './RunnerQueue.tsx';
@@ -42,7 +43,7 @@ export function LeaveWatch() {
   const line = useLine(team.id, runners);
   const { current } = line;
   const [start, setStart] = useState<StartTechnique | null>(null);
-  const [words, setWords] = useState('Tap both: the release, and when he leaves the bag');
+  const [words, setWords] = useState('Tap both: the release and the foot leaving the bag');
   const [last, setLast] = useState<{ seconds: number | null; id: ReadingId } | null>(null);
   const [waiting, setWaiting] = useState<LeaveEvent | null>(null);
   const half = useRef<FirstTap | null>(null);
@@ -53,7 +54,9 @@ export function LeaveWatch() {
     if (!first || first.side === side || atMs - first.atMs > ONE_PITCH_MS) {
       half.current = { side, atMs };
       setWaiting(OTHER[side]);
-      setWords(side === 'release' ? 'Released. Tap when he leaves' : 'Left. Tap at the release');
+      setWords(
+        side === 'release' ? 'Released. Tap when the foot leaves' : 'Left. Tap at the release',
+      );
       return;
     }
     half.current = null;
@@ -74,7 +77,7 @@ export function LeaveWatch() {
     };
     const misfit = describeMisfit(draft);
     if (misfit) {
-      setWords(`${draft.seconds.toFixed(2)} s is not kept. ${misfit.message}`);
+      setWords(`${secondsText(draft.seconds)} was not saved. ${misfit.message}`);
       return;
     }
     readingWrite.send(team.id, { step: 'add', draft });
@@ -86,7 +89,7 @@ export function LeaveWatch() {
     if (half.current) {
       half.current = null;
       setWaiting(null);
-      setWords('Taken back. Tap both again');
+      setWords('Undone. Tap both again');
     } else if (last) {
       readingWrite.send(team.id, {
         step: 'judge',
@@ -158,8 +161,8 @@ export function LeaveWatch() {
           <NobodyToTime who="your players" />
         )}
         <p className="quiet time-care">
-          Early is an out where nobody may leave before the release; the umpire decides. A thumb
-          tells early from late to about .05 s.
+          Leaving early is an out where the rules say so. The umpire decides. A thumb is good to
+          about .05 s.
         </p>
       </div>
     </div>
@@ -167,5 +170,5 @@ export function LeaveWatch() {
 }
 
 function signed(seconds: number): string {
-  return `${seconds < 0 ? '−' : '+'}${Math.abs(seconds).toFixed(2)}`;
+  return `${seconds < 0 ? '−' : '+'}${hundredths(Math.abs(seconds))}`;
 }

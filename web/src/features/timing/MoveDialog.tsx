@@ -53,7 +53,7 @@ export function MoveDialog({
     };
     readingWrite.send(teamId, { step: 'add', draft });
     aside(reading.id, true);
-    notify(`${seconds(reading.seconds)} is ${picked.name}'s now`, () => {
+    notify(`${seconds(reading.seconds)} now belongs to ${picked.name}`, () => {
       aside(reading.id, false);
       aside(draft.id, true);
     });
@@ -62,7 +62,7 @@ export function MoveDialog({
   return (
     <FormDialog
       title={`${titleOf(reading)}, ${seconds(reading.seconds)}`}
-      action="Move it"
+      action="Move"
       failure={null}
       submitting={picked === null}
       submit={(event) => {
@@ -74,7 +74,7 @@ export function MoveDialog({
     >
       <p>Timed as {owner.name}&rsquo;s. Whose was it?</p>
       {others.length === 0 ? (
-        <p className="quiet">There is nobody else on this side. Add a player under Team first.</p>
+        <p className="quiet">Nobody else is on this team. Add a player under Team first.</p>
       ) : (
         <PersonSelect label="It was" people={others} value={picked} onChange={setPickedId} />
       )}

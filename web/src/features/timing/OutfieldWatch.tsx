@@ -46,7 +46,7 @@ export function OutfieldWatch() {
             onChange={setPickedId}
           />
         </div>
-        <WatchFace hand={hand} about={`${fielder?.name ?? 'Nobody in the outfield'}, to ${base}`} />
+        <WatchFace hand={hand} about={`${fielder?.name ?? 'No outfielder chosen'}, to ${base}`} />
         <div className="time-keys">
           <BaseChoice label="Throw to" bases={THROW_BASES} value={base} onChange={setBase} />
           <UndoButton hand={hand} />
@@ -60,7 +60,7 @@ export function OutfieldWatch() {
             kinds={['outfieldThrow']}
           />
         ) : (
-          <NobodyToTime who="their outfielders" />
+          <NobodyToTime who="outfielders" />
         )}
         <Latest people={[fielder]} kinds={['outfieldThrow']} />
       </div>

@@ -1,6 +1,6 @@
 import { byNumber } from '@bradyon/core/people';
 import { compareStarts, compareStyles, missingOf } from '@bradyon/core/sprint';
-import { ArrowLeft, Check, CircleAlert } from 'lucide-react';
+import { ArrowLeft, Check, CircleAlert, Keyboard } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { Empty, Failure, Loading, useTitle } from '../../ui/index.ts';
@@ -30,12 +30,13 @@ export function PersonTimesPage() {
   const [all, setAll] = useState(false);
   useTitle(person?.name ?? 'Times');
   if (times.error) return <Failure error={times.error} retry={times.retry} />;
-  if (isLoading || times.isLoading) return <Loading what="the times" />;
-  if (!person) return <Empty title="There is no such player in this team." />;
+  if (isLoading || times.isLoading) return <Loading what="times" />;
+  if (!person) return <Empty title="This player was not found." />;
 
   const own = times.readingsOf(person.id);
   const populations = inOrder(times.of(person));
   const side = opponents.find(({ id }) => id === person.opponentId);
+  const typeHere = `/teams/${team.id}/timing?watch=typed&who=${person.id}`;
   const rosterSide = side ? `?side=${side.id}` : '';
   const doubtful = populations.flatMap((each) =>
     each.readings.filter(({ id }) => each.doubtful.has(id)),
@@ -61,6 +62,9 @@ export function PersonTimesPage() {
         </div>
         <div className="person-head">
           <NextMate mates={mates} currentId={person.id} />
+          <Link className="btn btn-outline-primary" to={typeHere}>
+            <Keyboard size={18} aria-hidden="true" /> Type times
+          </Link>
           <Link className="btn btn-outline-primary" to={`/teams/${team.id}/people${rosterSide}`}>
             <ArrowLeft size={18} aria-hidden="true" /> {side?.name ?? team.name}
           </Link>
@@ -68,7 +72,7 @@ export function PersonTimesPage() {
       </div>
       {own.length === 0 ? (
         <Empty title="Nothing timed yet.">
-          <p>Take the watch out and time a few: three say more than one.</p>
+          <p>Go to the watch and time a few. Three say more than one.</p>
           <Link className="btn btn-primary" to={`/teams/${team.id}/timing`}>
             Time
           </Link>
@@ -76,25 +80,24 @@ export function PersonTimesPage() {
       ) : (
         <div className="person-times">
           <section className="card-box">
-            <h2>What they say together</h2>
+            <h2>Summary</h2>
             {populations.map((population) => (
               <GroupView key={population.key} population={population} />
             ))}
             {styles && <p className="person-note">{stylesWords(styles)}</p>}
             {person.positions.includes('P') && <RhythmLine person={person} />}
             <p className="quiet person-note">
-              Each dot is what a time is worth: the thumb&rsquo;s own lateness evened out, steals
-              reckoned to one lead.
+              Each dot is one time, corrected for the thumb. Steals are adjusted to one lead.
             </p>
           </section>
           <div className="person-side">
             <section className="card-box">
               <h2>
-                {missing.length === 0 ? 'These numbers are good' : 'To make these numbers good'}
+                {missing.length === 0 ? 'These numbers are good' : 'To firm up these numbers'}
               </h2>
               {missing.length === 0 ? (
                 <p className="person-good">
-                  <Check size={18} aria-hidden="true" /> Enough timed, and lately.
+                  <Check size={18} aria-hidden="true" /> Enough times, and recent.
                 </p>
               ) : (
                 <ul className="person-missing">
@@ -115,7 +118,7 @@ export function PersonTimesPage() {
             </section>
             {comparisons.length > 0 && (
               <section className="card-box">
-                <h2>Which start</h2>
+                <h2>Start</h2>
                 {comparisons.map(({ key, context, compared }) => (
                   <p key={key}>
                     <span className="quiet">
@@ -134,7 +137,7 @@ export function PersonTimesPage() {
               </Suspense>
             </section>
             <section className="card-box">
-              <h2>Every reading</h2>
+              <h2>Every time</h2>
               <ReadingList readings={all ? own : own.slice(0, FIRST_READINGS)} />
               {own.length > FIRST_READINGS && !all && (
                 <button

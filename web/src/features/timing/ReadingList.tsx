@@ -99,7 +99,7 @@ const ReadingRow = memo(function ReadingRow({
           aria-label={`Keep ${what} ${seconds(reading.seconds)}`}
           onClick={() => {
             judge(null, true);
-            notify(`${seconds(reading.seconds)} is kept as it is`, () => {
+            notify(`${seconds(reading.seconds)} counts`, () => {
               judge(null, false);
             });
           }}
@@ -111,12 +111,12 @@ const ReadingRow = memo(function ReadingRow({
         <button
           type="button"
           className="reading-button"
-          aria-label={`Bring back ${what} ${seconds(reading.seconds)}`}
+          aria-label={`Restore ${what} ${seconds(reading.seconds)}`}
           onClick={() => {
             judge(null);
           }}
         >
-          <RotateCcw size={17} aria-hidden="true" /> Bring back
+          <RotateCcw size={17} aria-hidden="true" /> Restore
         </button>
       ) : (
         <Dropdown align="end">
@@ -128,7 +128,7 @@ const ReadingRow = memo(function ReadingRow({
             Set aside
           </Dropdown.Toggle>
           <Dropdown.Menu>
-            <Dropdown.Header>Why does it not count?</Dropdown.Header>
+            <Dropdown.Header>Why set it aside?</Dropdown.Header>
             {ASIDE_REASONS.map((reason) => (
               <Dropdown.Item
                 key={reason}
@@ -147,7 +147,7 @@ const ReadingRow = memo(function ReadingRow({
                 setMoving(true);
               }}
             >
-              It was somebody else&rsquo;s
+              Wrong player
             </Dropdown.Item>
             {mayDelete && (
               <Dropdown.Item
@@ -157,7 +157,7 @@ const ReadingRow = memo(function ReadingRow({
                   notify(`${seconds(reading.seconds)} deleted`);
                 }}
               >
-                Delete for good
+                Delete forever
               </Dropdown.Item>
             )}
           </Dropdown.Menu>

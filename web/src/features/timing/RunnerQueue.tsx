@@ -52,7 +52,7 @@ export function RunnerQueue({
           onChange({ ...queue, advances: !queue.advances });
         }}
       >
-        <Repeat size={18} aria-hidden="true" /> Next by itself
+        <Repeat size={18} aria-hidden="true" /> Auto next
       </Button>
       <Button
         variant="outline-primary"

@@ -53,7 +53,7 @@ const RUNS: readonly Run[] = [
     base: null,
   },
   { value: 'back', text: 'Dive back', plan: 'diveBack', kind: 'diveBack', base: null },
-  { value: 'dash', text: 'Dash', plan: 'dash', kind: 'dash', base: null },
+  { value: 'dash', text: 'Sprint', plan: 'dash', kind: 'dash', base: null },
 ];
 const RUNNER_KINDS = RUNS.map(({ kind }) => kind);
 const USUAL_DASH_FEET = 60;
@@ -130,7 +130,7 @@ export function RunnersWatch() {
         <RunnerQueue runners={runners} queue={line.queue} onChange={line.change} />
         <WatchFace
           hand={hand}
-          about={`${current?.name ?? 'Nobody in the line'}, ${run.text.toLowerCase()}${from}`}
+          about={`${current?.name ?? 'No runner chosen'}, ${run.text.toLowerCase()}${from}`}
         />
         <div className="time-keys time-runs">
           <Choice
@@ -148,9 +148,7 @@ export function RunnersWatch() {
               label={isDash ? 'Distance, ft' : 'Lead, ft'}
               value={typedFeet}
               problem={
-                fits
-                  ? null
-                  : `Enter ${isDash ? '1' : '0'} to ${String(limit)} ft; until then times are not kept.`
+                fits ? null : `Enter ${isDash ? '1' : '0'} to ${String(limit)} ft to save times.`
               }
               onChange={(value) => {
                 setTyped({ ...typed, [run.value]: value });
@@ -171,15 +169,15 @@ export function RunnersWatch() {
           <NobodyToTime who="your players" />
         )}
         <p className="quiet time-care">
-          Warm up before the first sprint and rest between tries. Slide and dive only as trained;
-          head first only where the league allows it. Pain means stop: a trainer or doctor decides.
+          Warm up before the first sprint and rest between tries. Slide and dive only as taught,
+          head first only where the league allows it. If it hurts, stop and see a trainer or doctor.
         </p>
       </div>
     </div>
   );
 }
 
-function FeetField({
+export function FeetField({
   label,
   value,
   problem,
@@ -213,7 +211,7 @@ function FeetField({
   );
 }
 
-/** How he starts, to set one way against the other later. */
+/** The start, to set one way against the other later. */
 export function StartField({
   start,
   leads,

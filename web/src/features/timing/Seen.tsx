@@ -91,7 +91,7 @@ export function ThrowCount({ person, thrower }: { person: Person; thrower: Throw
             : ` of ${String(limit)}`}
         .
       </strong>{' '}
-      The league&rsquo;s pitch count and a trainer decide; pain means stop.
+      Your league&rsquo;s pitch count and a trainer decide. If it hurts, stop.
     </p>
   );
 }
@@ -134,8 +134,8 @@ export const ThumbLine = memo(function ThumbLine({ kinds }: { kinds: readonly Re
   const what = missing.map((kind) => KIND_WORDS[kind].short).join(' and ');
   return (
     <p className="time-thumb">
-      Thumb not calibrated for {what}: taken to be a typical one.{' '}
-      <Link to={`/teams/${team.id}/timing/thumb`}>Drill it</Link>
+      Thumb not calibrated for {what}. We assume a typical thumb.{' '}
+      <Link to={`/teams/${team.id}/timing/thumb`}>Calibrate</Link>
     </p>
   );
 }, sameProps);

@@ -11,9 +11,10 @@ import { OutfieldWatch } from './OutfieldWatch.tsx';
 import { RunnersWatch } from './RunnersWatch.tsx';
 import './TimePage.scss';
 import { TimeTabs } from './TimeTabs.tsx';
+import { TypedTimes } from './TypedTimes.tsx';
 import { useKeys } from './useKeys.ts';
 
-type WatchName = 'battery' | 'innings' | 'runners' | 'outfield' | 'leave';
+type WatchName = 'battery' | 'innings' | 'runners' | 'outfield' | 'leave' | 'typed';
 const WATCHES: {
   value: WatchName;
   text: string;
@@ -33,6 +34,7 @@ const WATCHES: {
     fits: ({ leadRule }) => leadRule !== 'open',
   },
   { value: 'outfield', text: 'Outfield', hotkey: 'O', Watch: OutfieldWatch },
+  { value: 'typed', text: 'Type', hotkey: 'T', Watch: TypedTimes },
 ];
 
 /** The watch. Which one is in hand is in the address. */
@@ -57,7 +59,7 @@ export function TimePage() {
     ),
   );
   if (error) return <Failure error={error} retry={retry} />;
-  if (isLoading || !inHand) return <Loading what="your people" />;
+  if (isLoading || !inHand) return <Loading what="your players" />;
   return (
     <div className="time-page">
       <div className="page-head time-head time-watch">

@@ -15,7 +15,7 @@ export function Trend({ populations }: { populations: readonly Population[] }) {
   const most = timed.toSorted((a, b) => b.readings.length - a.readings.length)[0];
   const [key, setKey] = useState<string | null>(null);
   const shown = timed.find((each) => each.key === key) ?? most;
-  if (!shown) return <p className="quiet">Nothing that counts is timed yet.</p>;
+  if (!shown) return <p className="quiet">No times that count yet.</p>;
   const counting = shown.readings.filter(({ asideReason }) => asideReason === null);
   const days = meansByDay(counting, timeZone);
   const [first, last] = [days[0], days.at(-1)];
@@ -23,7 +23,7 @@ export function Trend({ populations }: { populations: readonly Population[] }) {
     <>
       <Form.Select
         id={id}
-        aria-label="Which time"
+        aria-label="Time"
         value={shown.key}
         onChange={({ target }) => {
           setKey(target.value);
@@ -50,7 +50,7 @@ export function Trend({ populations }: { populations: readonly Population[] }) {
             scale: true,
             axisLabel: {
               color: colour('--ink-quiet'),
-              formatter: (value: number) => `${value.toFixed(2)} s`,
+              formatter: seconds,
             },
             splitLine: { lineStyle: { color: colour('--line') } },
           },

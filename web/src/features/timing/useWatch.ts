@@ -15,6 +15,7 @@ import {
 import type { PersonId, ReadingId, TeamId } from '@bradyon/core/units';
 import { useEffect } from 'react';
 import { newId, wallOffsetMs } from '../../api/index.ts';
+import { seconds } from '../../ui/index.ts';
 import { readingWrite } from './writes.ts';
 import {
   endChain,
@@ -42,8 +43,8 @@ export interface WatchInHand {
 }
 
 const NOTICES = {
-  bounce: 'Too soon after the last tap: not counted.',
-  expired: 'No tap followed: the watch is ready again.',
+  bounce: 'Too soon after the last tap. Not counted.',
+  expired: 'No second tap. The watch is ready again.',
 };
 
 /**
@@ -85,7 +86,7 @@ export function useWatch(
       };
       const misfit = describeMisfit(draft);
       if (misfit) {
-        const words = `${split.seconds.toFixed(2)} s is not kept. ${misfit.message}`;
+        const words = `${seconds(split.seconds)} was not saved. ${misfit.message}`;
         settle(index, { refused: words });
       } else {
         settle(index, { id: draft.id });
@@ -122,7 +123,7 @@ export function useWatch(
     notice:
       (watch.notice && NOTICES[watch.notice]) ??
       (refused && 'refused' in refused ? refused.refused : null) ??
-      (ownerless ? 'Pick who that was, and the time is kept.' : null),
+      (ownerless ? 'Choose the player to save the time.' : null),
     tap: (atMs) => {
       takeWatch(planName);
       tap(atMs, wallOffsetMs());

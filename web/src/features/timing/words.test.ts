@@ -38,14 +38,14 @@ describe('the words of a population', () => {
 
   it('do not take the level for the player', () => {
     const aside = first(aReading({ asideReason: 'wrong tap' }));
-    expect(estimateWords(aside)).toBe('typical for this level, not this player');
+    expect(estimateWords(aside)).toBe('typical for the level');
     expect(lackWords(aside, now)).toBeNull();
   });
 
   it('say what is lacking: more, or newer', () => {
     expect(lackWords(first(aReading()), now)).toMatch(/^\d+ more to know the mean within .03.$/);
     const old = first(aReading({ takenAt: '2031-03-20T10:00:00Z' }));
-    expect(lackWords(old, now)).toBe('Last timed 43 days ago: time it anew.');
+    expect(lackWords(old, now)).toBe('Last timed 43 days ago. Time it again.');
     const slipped = [1.4, 1.38, 1.44, 1.41, 1.95].map((seconds) => aReading({ seconds }));
     expect(lackWords(first(...slipped), now)).toContain('One looks like a wrong tap');
     const many = first(...Array.from({ length: 60 }, () => aReading()));
@@ -67,7 +67,7 @@ describe('the words of a population', () => {
       'Delivery, slide step',
       'Pop to second',
       'Steal of third',
-      `Dash, 10 to 30${NBSP}ft`,
+      `Sprint, 10 to 30${NBSP}ft`,
     ]);
   });
 });
@@ -87,8 +87,8 @@ describe('the other words', () => {
       const rhythm = rhythmOf(holds);
       return rhythm && rhythmWords(rhythm);
     };
-    expect(words(2.1, 2.3, 2.8, 2)).toBe('2, 2, 3, 2 s: can be timed');
-    expect(words(2)).toBe('2 s: time a few more to see a rhythm');
+    expect(words(2.1, 2.3, 2.8, 2)).toBe('2, 2, 3, 2 s: rhythm you can time');
+    expect(words(2)).toBe('2 s: time a few more to see the rhythm');
   });
 
   it('of two starts', () => {
@@ -112,8 +112,8 @@ describe('the other words', () => {
   });
 
   it('of leaving', () => {
-    expect(leaveWords('early', -0.12)).toBe(`Early by 0.12${NBSP}s: that is an out`);
-    expect(leaveWords('late', 0.18)).toBe(`Late by 0.18${NBSP}s`);
+    expect(leaveWords('early', -0.12)).toBe(`Early by .12${NBSP}s: that is an out`);
+    expect(leaveWords('late', 0.18)).toBe(`Late by .18${NBSP}s`);
   });
 
   it('of what is missing', () => {

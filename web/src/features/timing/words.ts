@@ -11,22 +11,22 @@ import {
   type StartTechnique,
 } from '@bradyon/core/timing';
 import type { Base } from '@bradyon/core/units';
-import { feet, giveOrTake, seconds, timesCount } from '../../ui/index.ts';
+import { feet, giveOrTake, seconds, timesCount, hundredths } from '../../ui/index.ts';
 
 /** How the kinds are called on a screen. */
 export const KIND_WORDS: Record<ReadingKind, { name: string; short: string; from: string }> = {
   hold: { name: 'Hold', short: 'hold', from: 'set to first move' },
   delivery: { name: 'Delivery', short: 'delivery', from: 'first move to mitt' },
   flight: { name: 'Release to mitt', short: 'flight', from: 'ball leaves the hand to mitt' },
-  pick: { name: 'Pick-off', short: 'pick-off', from: 'first move to glove' },
+  pick: { name: 'Pickoff', short: 'pickoff', from: 'first move to glove' },
   pop: { name: 'Pop', short: 'pop', from: 'mitt to glove at the bag' },
-  leave: { name: 'Leave-time', short: 'leave-time', from: 'release to leaving the bag' },
+  leave: { name: 'Leave time', short: 'leave time', from: 'release to leaving the bag' },
   steal: { name: 'Steal', short: 'steal', from: 'first move to touch' },
   diveBack: { name: 'Dive back', short: 'dive back', from: 'pitcher moves to hand on bag' },
   homeToFirst: { name: 'Home to first', short: 'home to first', from: 'bat meets ball to touch' },
   firstToThird: { name: 'First to third', short: 'first to third', from: 'ball hit to touch' },
   secondToHome: { name: 'Second to home', short: 'second to home', from: 'ball hit to touch' },
-  dash: { name: 'Dash', short: 'dash', from: 'first move to line' },
+  dash: { name: 'Sprint', short: 'sprint', from: 'first move to line' },
   outfieldThrow: { name: 'Throw', short: 'throw', from: 'fielded to ball at the base' },
 };
 
@@ -53,6 +53,7 @@ export const METHOD_WORDS: Record<Method, string> = {
   thumb: '',
   clip: 'from a clip',
   gate: 'by gates',
+  typed: 'typed in',
   import: 'from a file',
 };
 
@@ -112,7 +113,7 @@ export function titleOf({ kind, style, base, fromFeet, toFeet }: ReadingContext)
 
 /** The estimate in one line: how sure, how many. */
 export function estimateWords({ estimate, leadFeet }: Population): string {
-  if (!estimate || estimate.count === 0) return 'typical for this level, not this player';
+  if (!estimate || estimate.count === 0) return 'typical for the level';
   const from = leadFeet === null ? '' : `from ${feet(leadFeet)}, `;
   return `${from}${giveOrTake(estimate.giveOrTakeSeconds)}, ${timesCount(estimate.count)}`;
 }
@@ -124,10 +125,10 @@ export function lackWords(
 ): string | null {
   if (!estimate || estimate.count === 0 || newestAt === null) return null;
   if (doubtful.size > 0) {
-    return `${doubtfulWords(doubtful.size)}: keep or set aside before you trust this.`;
+    return `${doubtfulWords(doubtful.size)}: keep it or set it aside.`;
   }
   const days = daysSince(newestAt, nowMs);
-  if (days > OLD_AFTER_DAYS) return `Last timed ${String(days)} days ago: time it anew.`;
+  if (days > OLD_AFTER_DAYS) return `Last timed ${String(days)} days ago. Time it again.`;
   // A hold is not a skill with a mean to be known: its rhythm is what counts.
   if (estimate.moreNeeded === 0 || context.kind === 'hold') return null;
   return `${String(estimate.moreNeeded)} more to know the mean within .03.`;
@@ -148,12 +149,12 @@ export function missingWords({ context, need }: Missing): string {
   return `${what}: ${String(need.more)} more to know it within .03`;
 }
 
-/** @example '2, 2, 3, 2 s: can be timed' */
+/** @example '2, 2, 3, 2 s: rhythm you can time' */
 export function rhythmWords({ counts, verdict }: Rhythm): string {
   const verdicts = {
-    few: 'time a few more to see a rhythm',
-    even: 'can be timed',
-    varied: 'varies: go on the first move',
+    few: 'time a few more to see the rhythm',
+    even: 'rhythm you can time',
+    varied: 'no rhythm, go on first move',
   };
   return `${counts.join(', ')} s: ${verdicts[verdict]}`;
 }
@@ -161,7 +162,7 @@ export function rhythmWords({ counts, verdict }: Rhythm): string {
 /** The slide step against the leg lift. */
 export function stylesWords({ quickerSeconds, giveOrTakeSeconds, tellable }: Difference): string {
   if (!tellable) return 'Slide step or leg lift: not enough to tell yet.';
-  const by = Math.abs(quickerSeconds).toFixed(2).replace(/^0/, '');
+  const by = hundredths(Math.abs(quickerSeconds));
   const word = quickerSeconds > 0 ? 'quicker' : 'slower';
   return `Slide step ${word} by ${by}, ${giveOrTake(giveOrTakeSeconds)}.`;
 }
@@ -173,7 +174,7 @@ export function startsWords(comparison: StartComparison): string {
     return `${capital(START_WORDS[first.start])} or ${START_WORDS[second.start]}: not enough to tell yet.`;
   }
   const winner = quickerSeconds > 0 ? first : second;
-  const by = Math.abs(quickerSeconds).toFixed(2).replace(/^0/, '');
+  const by = hundredths(Math.abs(quickerSeconds));
   return `${capital(START_WORDS[winner.start])} quicker by ${by}, ${giveOrTake(giveOrTakeSeconds)}.`;
 }
 
@@ -182,7 +183,7 @@ export function leaveWords(verdict: LeaveVerdict, value: number): string {
   const by = seconds(Math.abs(value));
   const words: Record<LeaveVerdict, string> = {
     early: `Early by ${by}: that is an out`,
-    close: `On the edge: ${by} before the release, too close to tell by thumb`,
+    close: `Too close to call: ${by} before the release`,
     onTime: `On time: ${by} after the release`,
     late: `Late by ${by}`,
   };

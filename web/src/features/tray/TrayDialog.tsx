@@ -24,7 +24,7 @@ export function TrayDialog({
         <Modal.Title>Not saved</Modal.Title>
       </Modal.Header>
       <Modal.Body className="tray">
-        {entries.length === 0 && <p className="quiet">Everything of yours is saved.</p>}
+        {entries.length === 0 && <p className="quiet">All your taps are saved.</p>}
         <ul>
           {entries.map((entry) => (
             <TrayRow key={entry.key} entry={entry} />
@@ -32,8 +32,8 @@ export function TrayDialog({
         </ul>
         {others.length > 0 && (
           <p className="quiet">
-            Taps of {others.join(' and ')} wait on this device. They are sent when that coach signs
-            in here.
+            Taps of {others.join(' and ')} are waiting on this device. They are sent when that coach
+            signs in here.
           </p>
         )}
       </Modal.Body>
