@@ -61,7 +61,7 @@ test('a clip of known frames gives their times, marks move, and slow motion coun
   await page.getByLabel('Camera speed, frames per second').fill('30');
 
   await page.getByRole('button', { name: 'Keep this time' }).click();
-  await expect(page.getByText('Kept: Delivery 1.40')).toBeVisible();
+  await expect(page.getByText('Saved: Delivery 1.40')).toBeVisible();
   await expect(coach.saved()).toBeVisible();
   expect(await coach.readings()).toMatchObject([
     { kind: 'delivery', seconds: 1.4, method: 'clip', resolutionSeconds: 0.033333 },

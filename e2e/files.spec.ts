@@ -93,7 +93,7 @@ test('times go out and in as a table, and a whole team as one file', async ({ pa
   await page.getByRole('button', { name: 'Delete Dara Whitlock and times' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: 'Delete forever' }).click();
-  await expect(dialog.getByText('Type Dara Whitlock to delete him.')).toBeVisible();
+  await expect(dialog.getByText('Type Dara Whitlock to confirm.')).toBeVisible();
   await dialog.getByLabel('Type Dara Whitlock').fill('Dara Whitlock');
   await dialog.getByRole('button', { name: 'Delete forever' }).click();
   await page.waitForURL(/people$/);

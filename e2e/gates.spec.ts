@@ -12,7 +12,7 @@ test('gates are set up, somebody runs, and his splits are times of his', async (
   const token = await card.locator('code').last().innerText();
   await card.getByLabel('Running now').selectOption({ label: '22 Kofi Darragh' });
   const before = await page.locator('.gate-run').count();
-  await card.getByRole('button', { name: 'Let 22 Kofi Darragh run' }).click();
+  await card.getByRole('button', { name: 'Simulate a run by 22 Kofi Darragh' }).click();
   await expect(page.locator('.gate-run')).toHaveCount(before + 1);
   await expect(page.locator('.gate-run').first()).toContainText('Kofi Darragh');
 
@@ -33,7 +33,9 @@ test('gates are set up, somebody runs, and his splits are times of his', async (
     },
   });
   expect(answer.status()).toBe(201);
-  await expect(page.getByText('The beam at 10 ft missed him')).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText('The beam at 10 ft missed the runner')).toBeVisible({
+    timeout: 15_000,
+  });
   await coach.go('Team');
   await page.getByRole('link', { name: 'Kofi Darragh' }).click();
   await expect(page.getByRole('heading', { name: /^Sprint, 30 to 88/ })).toBeVisible();

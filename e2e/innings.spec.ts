@@ -75,7 +75,7 @@ test('a situation says what it is worth and what a steal needs, and Steal asks f
     await page.getByRole('button', { name: 'Our lead: less' }).click();
   }
   await page.getByRole('checkbox', { name: 'First base taken' }).click();
-  await expect(steal).toContainText('Too close to call');
+  await expect(steal).toContainText('too close to call');
   await coach.go('Steal');
   await expect(page.getByText(/Little is at stake/)).toBeVisible();
 });
@@ -91,6 +91,7 @@ test('a line-up is moved by hand and by keys, a season pulls a batter, and the r
   const names = page.locator('.lineup .lineup-name');
   await expect(names).toHaveCount(9);
   const facts = async () => (await page.locator('.lineup-fact strong').allInnerTexts()).join(' ');
+  await expect(page.locator('.lineup-own')).toHaveAttribute('aria-busy', 'false');
   const before = await facts();
 
   // By the keys: the first down two places.
@@ -148,7 +149,9 @@ test('a line-up is moved by hand and by keys, a season pulls a batter, and the r
   await expect(names).toHaveCount(8);
 });
 
-test('your best choices follow who is up and the score, and print on one page', async ({ page }) => {
+test('your best choices follow who is up and the score, and print on one page', async ({
+  page,
+}) => {
   const coach = new Coach(page);
   await coach.openDemo();
   await coach.go('Odds');
@@ -178,7 +181,7 @@ test('a team’s own rates are refused until they add up, and then everything is
   await coach.go('Odds');
   await page.getByRole('link', { name: 'Rates' }).click();
   await page.getByLabel('Strikeout').fill('10');
-  await expect(page.getByText(/10\.5 are missing/)).toBeVisible();
+  await expect(page.getByText(/10\.5 to go/)).toBeVisible();
   await page.getByRole('button', { name: 'Save rates' }).click();
   await expect(page.getByRole('alert')).toContainText('They total 89.5%');
   await expect(page.getByLabel('Strikeout')).toHaveValue('10');
@@ -217,7 +220,7 @@ test('seasons come from a file, ours and theirs, and pull the odds', async ({ pa
       ].join('\n'),
     ),
   });
-  await expect(page.getByText('is in this file twice')).toBeVisible();
+  await expect(page.getByText('is in the file twice')).toBeVisible();
   await expect(page.getByText('77 is not on the roster')).toBeVisible();
   await page.getByRole('button', { name: 'Import 3 seasons' }).click();
   await expect(page.getByText(/3 seasons imported/)).toBeVisible();

@@ -11,7 +11,7 @@ test('a lead is found by dragging and test dives, kept, and used by the steal', 
   // For a quick runner the best lead all in all is no longer when he is thrown over at often.
   await runners.selectOption({ label: '2 Ines Okafor' });
   const best = page.getByText(/^Best overall: /);
-  const bestFeet = async () => Number(/best: ([\d.]+)/.exec(await best.innerText())?.[1]);
+  const bestFeet = async () => Number(/overall: ([\d.]+)/.exec(await best.innerText())?.[1]);
   await page.getByText('Rarely', { exact: true }).click();
   const rarely = await bestFeet();
   await page.getByText('Often', { exact: true }).click();
@@ -68,7 +68,7 @@ test('a lead is found by dragging and test dives, kept, and used by the steal', 
 
   await runner.focus();
   await page.keyboard.press('ArrowRight');
-  await page.getByRole('button', { name: 'Keep 12 ft as his lead' }).click();
+  await page.getByRole('button', { name: 'Keep 12 ft as their lead' }).click();
   await expect(page.getByText('Joon Castellane leads off 12 ft')).toBeVisible();
   await coach.go('Steal');
   await expect(page.getByRole('group', { name: 'Lead' })).toContainText('12 ft');

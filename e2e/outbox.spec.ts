@@ -32,7 +32,7 @@ test('a tablet shared by two coaches: whose session ran out keeps the taps, and 
   const theirs = await teo.readings();
   expect(theirs.map(({ timedByName }) => timedByName)).toEqual(['Teo Quispe', 'Teo Quispe']);
   await page.getByRole('button', { name: 'Waiting' }).click();
-  await expect(page.getByText(/Taps of Marit Adeyemi wait on this device/)).toBeVisible();
+  await expect(page.getByText(/Taps of Marit Adeyemi are waiting on this device/)).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
 
   // Signing out asks nothing: nothing of this coach is left to send.

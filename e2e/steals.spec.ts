@@ -98,14 +98,16 @@ test('what he supposes changes the race: kind, pitch, lead, and another runner o
   await expect.poll(chance).toBeGreaterThan(plain);
 
   await page.getByText('Hop lead').click();
-  await expect(page.getByText(/If they throw over during the hop, the runner is out on/)).toBeVisible();
+  await expect(
+    page.getByText(/If they throw over during the hop, the runner is out on/),
+  ).toBeVisible();
   await page.getByText('Delayed').click();
   await expect(page.getByText('the pitch does not count here')).toBeVisible();
   await page.getByRole('button', { name: 'Fielder away from the bag: more' }).click();
 
   await page.getByText('Third', { exact: true }).click();
   await page.getByLabel('Batter').selectOption({ label: 'Left-handed' });
-  await page.getByLabel('Also on: a runner on first').selectOption({ label: '4 Dara Whitlock' });
+  await page.getByLabel('Also on first').selectOption({ label: '4 Dara Whitlock' });
   await expect(page.getByText(/Double steal: nobody out \d+/)).toBeVisible();
   await page.getByText('Home', { exact: true }).click();
   await expect(page.getByText('Nobody throws. The pitch is the whole race.')).toBeVisible();

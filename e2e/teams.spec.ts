@@ -26,9 +26,7 @@ test('an assistant joins with a code, times, and the owner sees it; the rules st
   await expect(assistant.saved()).toBeVisible();
   await assistant.go('Team');
   await assistant.page.getByRole('link', { name: 'Rules' }).click();
-  await expect(
-    assistant.page.getByText('Only the team owner can change these.'),
-  ).toBeVisible();
+  await expect(assistant.page.getByText('Only the team owner can change these.')).toBeVisible();
   await expect(assistant.page.getByLabel('Team name')).toBeDisabled();
   await context.close();
 
@@ -47,9 +45,7 @@ test.describe('wrong input', () => {
     await page.goto('/teams');
     await page.waitForURL(/\/sign-in\?next=/);
     await coach.signIn();
-    await expect(
-      page.getByText('Email and password do not belong together'),
-    ).toBeVisible();
+    await expect(page.getByText('Email and password do not match')).toBeVisible();
     await expect(page.getByLabel('Email')).toHaveValue(coach.email);
 
     await coach.signUp();

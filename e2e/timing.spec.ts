@@ -44,7 +44,7 @@ test('from the stopwatch to a call: three taps, a reload, and the sum on Steal',
   // Slide step was never timed: reckoned, and too quick for him.
   await page.getByText('Slide step', { exact: true }).click();
   await expect(page.locator('.verdict')).not.toHaveText('Go');
-  await expect(page.getByText('reckoned from the leg lift (1 timed), less .17')).toBeVisible();
+  await expect(page.getByText('from the leg lift (1 timed), minus .17')).toBeVisible();
 });
 
 test('times come from the events, to the millisecond, also when the page is busy', async ({

@@ -77,7 +77,7 @@ test('runners come one after the other; an undo goes back; a time is given to wh
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('It was').selectOption({ label: '7 Temba Moyo' });
   await dialog.getByRole('button', { name: 'Move' }).click();
-  await expect(page.getByText("is Temba Moyo's now")).toBeVisible();
+  await expect(page.getByText('now belongs to Temba Moyo')).toBeVisible();
   await expect(page.locator('.reading', { hasText: 'Temba Moyo' }).first()).toContainText('3.40 s');
   await expect(page.getByText('set aside: wrong person')).toBeVisible();
 });

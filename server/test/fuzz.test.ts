@@ -172,44 +172,48 @@ async function send(
   return client.call(method, path + query, body);
 }
 
-it(`${String(REQUESTS)} requests of nonsense on every route are each answered with a reason`, async () => {
-  const waits: number[] = [];
-  const going = { isOver: false };
-  const other = await aFullSeason(api);
-  // Somebody who only does their work meanwhile.
-  const bystander = (async () => {
-    while (!going.isOver) {
-      const start = performance.now();
-      const { status } = await other.season.coach.call('GET', `${other.season.base}/people`);
-      waits.push(performance.now() - start);
-      expect(status).toBe(200);
-      await new Promise((done) => setTimeout(done, 50));
+it(
+  `${String(REQUESTS)} requests of nonsense on every route are each answered with a reason`,
+  async () => {
+    const waits: number[] = [];
+    const going = { isOver: false };
+    const other = await aFullSeason(api);
+    // Somebody who only does their work meanwhile.
+    const bystander = (async () => {
+      while (!going.isOver) {
+        const start = performance.now();
+        const { status } = await other.season.coach.call('GET', `${other.season.base}/people`);
+        waits.push(performance.now() - start);
+        expect(status).toBe(200);
+        await new Promise((done) => setTimeout(done, 50));
+      }
+    })();
+    const early = { rss: 0, at: Math.ceil(REQUESTS / 4) };
+    let done = 0;
+    try {
+      await fc.assert(
+        fc.asyncProperty(request, async (asked) => {
+          const { status, problem } = await send(season.coach, asked);
+          expect(status, `${asked.route} broke`).toBeLessThan(500);
+          if (status >= 400) expect(problem.detail.length).toBeGreaterThan(5);
+          done += 1;
+          if (done === early.at) early.rss = process.memoryUsage().rss;
+          if (done % 5000 === 0) process.stdout.write(`fuzz: ${String(done)} so far\n`);
+        }),
+        { numRuns: REQUESTS, seed: SEED, endOnFailure: REQUESTS > 5000 },
+      );
+    } finally {
+      going.isOver = true;
+      await bystander;
     }
-  })();
-  const early = { rss: 0, at: Math.ceil(REQUESTS / 4) };
-  let done = 0;
-  try {
-    await fc.assert(
-      fc.asyncProperty(request, async (asked) => {
-        const { status, problem } = await send(season.coach, asked);
-        expect(status, `${asked.route} broke`).toBeLessThan(500);
-        if (status >= 400) expect(problem.detail.length).toBeGreaterThan(5);
-        done += 1;
-        if (done === early.at) early.rss = process.memoryUsage().rss;
-        if (done % 5000 === 0) process.stdout.write(`fuzz: ${String(done)} so far\n`);
-      }),
-      { numRuns: REQUESTS, seed: SEED, endOnFailure: REQUESTS > 5000 },
+    const p95 = waits.sort((a, b) => a - b)[Math.floor(waits.length * 0.95)] ?? 0;
+    const risen = (process.memoryUsage().rss - early.rss) / 1_000_000;
+    process.stdout.write(
+      `fuzz: ${String(done)} requests, others' p95 ${p95.toFixed(0)} ms, memory ${risen > 0 ? '+' : ''}${risen.toFixed(0)} MB\n`,
     );
-  } finally {
-    going.isOver = true;
-    await bystander;
-  }
-  const p95 = waits.sort((a, b) => a - b)[Math.floor(waits.length * 0.95)] ?? 0;
-  const risen = (process.memoryUsage().rss - early.rss) / 1_000_000;
-  process.stdout.write(
-    `fuzz: ${String(done)} requests, others' p95 ${p95.toFixed(0)} ms, memory ${risen > 0 ? '+' : ''}${risen.toFixed(0)} MB\n`,
-  );
-  // Memory goes up and down; what grows with the requests would be far above this.
-  expect(risen).toBeLessThan(300);
-  // A hundred thousand take an hour and more where others work beside them.
-}, 6 * 3_600_000);
+    // Memory goes up and down; what grows with the requests would be far above this.
+    expect(risen).toBeLessThan(300);
+    // A hundred thousand take an hour and more where others work beside them.
+  },
+  6 * 3_600_000,
+);

@@ -1,4 +1,4 @@
-import type { ComponentType } from 'react';
+import { lazy, type ComponentType } from 'react';
 import { createBrowserRouter, Navigate, type RouteObject } from 'react-router';
 import { RequireAccount } from './features/accounts/index.ts';
 import { LastTeam, TeamShell } from './features/teams/index.ts';
@@ -21,9 +21,17 @@ function screen(path: string, fetchIt: () => Promise<ComponentType>): RouteObjec
   };
 }
 
+/** Comes with the first pitch that is timed: Time itself is there sooner without it. */
+const RunnerVerdict = lazy(async () => ({
+  default: (await import('./features/steals/RunnerVerdict.tsx')).RunnerVerdict,
+}));
+
 const work: RouteObject[] = [
   { index: true, element: <Navigate to="timing" replace /> },
-  screen('timing', async () => (await import('./features/timing/TimePage.tsx')).TimePage),
+  screen('timing', async () => {
+    const { TimePage } = await import('./features/timing/TimePage.tsx');
+    return () => <TimePage Verdict={RunnerVerdict} />;
+  }),
   screen('timing/thumb', async () => (await import('./features/thumb/ThumbPage.tsx')).ThumbPage),
   screen('timing/clip', async () => (await import('./features/clip/ClipPage.tsx')).ClipPage),
   screen('timing/gates', async () => (await import('./features/gates/GatesPage.tsx')).GatesPage),
@@ -46,11 +54,12 @@ const work: RouteObject[] = [
     async () => (await import('./features/innings/LineupPage.tsx')).LineupPage,
   ),
   screen('people', async () => {
-    const [{ RosterPage }, { KeyTime }] = await Promise.all([
+    const [{ RosterPage }, { KeyTime }, { FirstSteps }] = await Promise.all([
       import('./features/people/RosterPage.tsx'),
       import('./features/timing/KeyTime.tsx'),
+      import('./features/timing/FirstSteps.tsx'),
     ]);
-    return () => <RosterPage KeyTime={KeyTime} />;
+    return () => <RosterPage KeyTime={KeyTime} FirstSteps={FirstSteps} />;
   }),
   screen('rules', async () => (await import('./features/teams/RulesPage.tsx')).RulesPage),
   screen('level', async () => (await import('./features/teams/LevelPage.tsx')).LevelPage),

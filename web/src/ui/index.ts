@@ -32,4 +32,6 @@ export { SpreadDots } from './SpreadDots.tsx';
 export { Stepper } from './Stepper.tsx';
 export { followTheme, useTheme } from './theme.ts';
 export { useTitle } from './useTitle.ts';
+export { useKeys, type Keys } from './useKeys.ts';
+export { TapButton } from './TapButton.tsx';
 export { VerdictBadge } from './Verdict.tsx';

@@ -1,7 +1,7 @@
 import { Film } from 'lucide-react';
 import { useState } from 'react';
-import { useTitle } from '../../ui/index.ts';
-import { TimeTabs, useKeys } from '../timing/index.ts';
+import { useTitle, useKeys } from '../../ui/index.ts';
+import { TimeTabs } from '../timing/index.ts';
 import { ClipMarks, ClipRates } from './ClipMarks.tsx';
 import './ClipPage.scss';
 import { ClipPlayer } from './ClipPlayer.tsx';

@@ -32,15 +32,29 @@ type Stage =
 const SHOWN_GOOD = 4;
 const SHOWN_BAD = 50;
 
-/** A file of rows: matched, looked at, and then brought in; every bad row with its line and reason. */
+/** The table of a text; where no heading is one of ours, its first row is a row like the others. */
+function tableFor(columns: readonly Column<string>[], text: string): Table | null {
+  const found = parseTable(text);
+  if (!found) return null;
+  const isHeaded = Object.values(matchColumns(columns, found.headings)).some((at) => at !== null);
+  return isHeaded
+    ? found
+    : {
+        headings: found.headings.map(() => ''),
+        lines: [found.headings, ...found.lines],
+        numbers: [1, ...found.numbers],
+      };
+}
+
+/** Rows, from a file or pasted: matched, looked at, and then imported; every bad row with its line and reason. */
 export function CsvImport<Key extends string, T>({ kind }: { kind: CsvKind<Key, T> }) {
   const [stage, setStage] = useState<Stage>({ at: 'choosing' });
   const [table, setTable] = useState<Table | null>(null);
+  const [pasted, setPasted] = useState('');
   const [matching, setMatching] = useState<Matching<Key> | null>(null);
 
-  const open = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
-    const found = parseTable(await file.text());
+  const open = (text: string): void => {
+    const found = tableFor(kind.columns, text);
     setTable(found);
     setMatching(found && matchColumns(kind.columns, found.headings));
     setStage(
@@ -48,22 +62,53 @@ export function CsvImport<Key extends string, T>({ kind }: { kind: CsvKind<Key, 
         ? { at: 'preview' }
         : {
             at: 'choosing',
-            problem: 'Choose a CSV file with a header row and at least one more row.',
+            problem: 'Choose or paste a header row and at least one more row.',
           },
     );
   };
 
+  const openFile = async (file: File | undefined): Promise<void> => {
+    if (file) open(await file.text());
+  };
+
   const picker = (
-    <FormField label="CSV file" error={stage.at === 'choosing' ? stage.problem : undefined}>
-      {(field) => (
-        <Form.Control
-          {...field}
-          type="file"
-          accept=".csv,.txt,text/csv"
-          onChange={({ target }) => void open((target as HTMLInputElement).files?.[0])}
-        />
-      )}
-    </FormField>
+    <>
+      <FormField label="CSV file" error={stage.at === 'choosing' ? stage.problem : undefined}>
+        {(field) => (
+          <Form.Control
+            {...field}
+            type="file"
+            accept=".csv,.txt,text/csv"
+            onChange={({ target }) => void openFile((target as HTMLInputElement).files?.[0])}
+          />
+        )}
+      </FormField>
+      <FormField
+        label="Or paste rows"
+        hint="Copy the rows in your spreadsheet and paste them here."
+      >
+        {(field) => (
+          <Form.Control
+            {...field}
+            as="textarea"
+            rows={2}
+            value={pasted}
+            onChange={({ target }) => {
+              setPasted(target.value);
+            }}
+            onPaste={(event) => {
+              const text = event.clipboardData.getData('text');
+              event.preventDefault();
+              setPasted(text);
+              open(text);
+            }}
+            onBlur={() => {
+              if (pasted.trim() !== '' && table === null) open(pasted);
+            }}
+          />
+        )}
+      </FormField>
+    </>
   );
   if (!table || !matching) return picker;
 

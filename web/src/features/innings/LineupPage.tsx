@@ -68,7 +68,8 @@ export function LineupPage() {
           </Link>
         </Empty>
       ) : (
-        <>
+        // What is shown until the own figures are there is somebody else's, and looks it.
+        <div className="lineup-own" aria-busy={!view.isCurrent}>
           <p className="lineup-runs" role="status">
             <strong className="figure">{game.tables.ours.perGame.toFixed(2)}</strong> runs in{' '}
             {team.ruleset.innings} innings against average pitching
@@ -109,7 +110,7 @@ export function LineupPage() {
               Both play for runs.
             </p>
           </How>
-        </>
+        </div>
       )}
       <Theirs view={view} onChange={setChanging} />
       <Maps view={view} />

@@ -252,7 +252,9 @@ describe('the words of the odds', () => {
     expect(plateHow(sacrifice, 'win', up)).toMatch(
       /worth \d+\.\d% to the side at bat, swinging away \d+\.\d%\. Dara: 4 of 6 good/,
     );
-    expect(plateHow({ ...sacrifice, choice: 'squeeze' }, 'win', up)).toContain('How a squeeze ends');
+    expect(plateHow({ ...sacrifice, choice: 'squeeze' }, 'win', up)).toContain(
+      'How a squeeze ends',
+    );
     expect(plateHow(sacrifice, 'runs', null)).toMatch(/worth \.?\d.* runs to/);
   });
 

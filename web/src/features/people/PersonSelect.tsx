@@ -56,12 +56,17 @@ export function PersonSelect({
   );
 }
 
-/** Picks whose pitcher and catcher are out there. */
+/** Picks a side: an opponent, or ourselves. */
 export function SideSelect({
+  label,
+  own,
   opponents,
   value,
   onChange,
 }: {
+  label: string;
+  /** What our own side is called here. */
+  own: string;
   opponents: readonly Opponent[];
   value: Side;
   onChange: (side: Side) => void;
@@ -69,7 +74,7 @@ export function SideSelect({
   const id = useId();
   return (
     <div className="person-select">
-      <label htmlFor={id}>Facing</label>
+      <label htmlFor={id}>{label}</label>
       <Form.Select
         id={id}
         value={value}
@@ -84,7 +89,7 @@ export function SideSelect({
               {opponent.name}
             </option>
           ))}
-        <option value="ours">Our own, at practice</option>
+        <option value="ours">{own}</option>
       </Form.Select>
     </div>
   );

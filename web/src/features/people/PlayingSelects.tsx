@@ -10,10 +10,30 @@ export function FacingSelect() {
   const { onField, pick } = usePlaying(id);
   return (
     <SideSelect
+      label="Facing"
+      own="Our own, at practice"
       opponents={opponents}
       value={onField.facing}
       onChange={(facing) => {
         pick({ facing, pitcherId: null, catcherId: null });
+      }}
+    />
+  );
+}
+
+/** Whose runners are timed. */
+export function RunningSelect() {
+  const { id } = useTeam();
+  const { opponents } = usePeople(id);
+  const { onField, pick } = usePlaying(id);
+  return (
+    <SideSelect
+      label="Team"
+      own="Ours"
+      opponents={opponents}
+      value={onField.running}
+      onChange={(running) => {
+        pick({ running });
       }}
     />
   );

@@ -16,7 +16,13 @@ import { usePeople, useSavePerson } from './usePeople.ts';
 type Open = { person: Person | null } | { opponent: Opponent | null } | null;
 
 /** Our roster and our opponents'. Which side and whether retired ones show is in the address. */
-export function RosterPage({ KeyTime }: { KeyTime: ComponentType<{ person: Person }> }) {
+export function RosterPage({
+  KeyTime,
+  FirstSteps,
+}: {
+  KeyTime: ComponentType<{ person: Person }>;
+  FirstSteps: ComponentType;
+}) {
   useTitle('Team');
   const team = useTeam();
   const { people, opponents, isLoading, error, retry } = usePeople(team.id);
@@ -55,71 +61,74 @@ export function RosterPage({ KeyTime }: { KeyTime: ComponentType<{ person: Perso
       ) : isLoading ? (
         <Loading what="rosters" />
       ) : (
-        <div className="roster">
-          <SideList
-            opponents={opponents}
-            people={people}
-            current={opponent?.id ?? null}
-            showsRetired={showsRetired}
-            onShow={(id) => {
-              show({ side: id });
-            }}
-            onAdd={() => {
-              setOpen({ opponent: null });
-            }}
-          />
-          <section className="card-box roster-side">
-            <div className="roster-head">
-              <h2>{opponent?.name ?? team.name}</h2>
-              {opponent && (
+        <>
+          <FirstSteps />
+          <div className="roster">
+            <SideList
+              opponents={opponents}
+              people={people}
+              current={opponent?.id ?? null}
+              showsRetired={showsRetired}
+              onShow={(id) => {
+                show({ side: id });
+              }}
+              onAdd={() => {
+                setOpen({ opponent: null });
+              }}
+            />
+            <section className="card-box roster-side">
+              <div className="roster-head">
+                <h2>{opponent?.name ?? team.name}</h2>
+                {opponent && (
+                  <Button
+                    variant="link"
+                    onClick={() => {
+                      setOpen({ opponent });
+                    }}
+                  >
+                    <Pencil size={16} aria-hidden="true" /> Rename or retire
+                  </Button>
+                )}
+                {retiredCount > 0 && (
+                  <Button
+                    variant="link"
+                    aria-pressed={showsRetired}
+                    onClick={() => {
+                      show({ retired: showsRetired ? null : '1' });
+                    }}
+                  >
+                    {showsRetired ? 'Hide retired' : `Show ${String(retiredCount)} retired`}
+                  </Button>
+                )}
                 <Button
-                  variant="link"
                   onClick={() => {
-                    setOpen({ opponent });
+                    setOpen({ person: null });
                   }}
                 >
-                  <Pencil size={16} aria-hidden="true" /> Rename or retire
+                  <Plus size={18} aria-hidden="true" /> Add player
                 </Button>
-              )}
-              {retiredCount > 0 && (
-                <Button
-                  variant="link"
-                  aria-pressed={showsRetired}
-                  onClick={() => {
-                    show({ retired: showsRetired ? null : '1' });
+              </div>
+              {shown.length === 0 ? (
+                <Empty title="Nobody here yet.">
+                  <p>
+                    {opponent
+                      ? 'Add their pitchers and catchers so you can time them.'
+                      : 'Add your players, then time their steals.'}
+                  </p>
+                </Empty>
+              ) : (
+                <RosterTable
+                  people={shown}
+                  KeyTime={KeyTime}
+                  onEdit={(person) => {
+                    setOpen({ person });
                   }}
-                >
-                  {showsRetired ? 'Hide retired' : `Show ${String(retiredCount)} retired`}
-                </Button>
+                  onRetire={toggleRetired}
+                />
               )}
-              <Button
-                onClick={() => {
-                  setOpen({ person: null });
-                }}
-              >
-                <Plus size={18} aria-hidden="true" /> Add player
-              </Button>
-            </div>
-            {shown.length === 0 ? (
-              <Empty title="Nobody here yet.">
-                <p>
-                  {opponent
-                    ? 'Add their pitchers and catchers so you can time them.'
-                    : 'Add your players, then time their steals.'}
-                </p>
-              </Empty>
-            ) : (
-              <RosterTable
-                people={shown}
-                KeyTime={KeyTime}
-                onEdit={(person) => {
-                  setOpen({ person });
-                }}
-                onRetire={toggleRetired}
-              />
-            )}
-          </section>
-        </div>
+            </section>
+          </div>
+        </>
       )}
       {open && 'person' in open && (
         <PersonForm

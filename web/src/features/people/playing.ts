@@ -11,6 +11,8 @@ export interface Playing {
   pitcherId: PersonId | null;
   catcherId: PersonId | null;
   runnerId: PersonId | null;
+  /** Whose runners are timed: ours in practice, theirs from across the field. */
+  running: Side;
   base: TargetBase;
   style: DeliveryStyle;
 }
@@ -20,6 +22,7 @@ export const NOBODY_PICKED: Playing = {
   pitcherId: null,
   catcherId: null,
   runnerId: null,
+  running: 'ours',
   base: 'second',
   style: 'legLift',
 };
@@ -29,7 +32,11 @@ export interface OnField {
   /** Active people of that side, those of the position first. */
   pitchers: Person[];
   catchers: Person[];
+  /** Ours: who may steal. */
   runners: Person[];
+  /** Whose runners are timed, and they. */
+  running: Side;
+  timedRunners: Person[];
   /** Those of that side, outfielders first. */
   fielders: Person[];
   pitcher: Person | null;
@@ -55,6 +62,8 @@ export function resolvePlaying(
   const catchers = positionFirst(theirs, 'C');
   const fielders = positionFirst(theirs, 'LF', 'CF', 'RF');
   const runners = active.filter(({ opponentId }) => opponentId === null);
+  const running = sides.find((side) => side === picked.running) ?? 'ours';
+  const runningId = running === 'ours' ? null : running;
   const pick = (from: Person[], id: PersonId | null, position?: Position): Person | null =>
     from.find((person) => person.id === id) ??
     from.find(({ positions }) => position === undefined || positions.includes(position)) ??
@@ -64,6 +73,8 @@ export function resolvePlaying(
     pitchers,
     catchers,
     runners,
+    running,
+    timedRunners: active.filter(({ opponentId }) => opponentId === runningId),
     fielders,
     pitcher: pick(pitchers, picked.pitcherId, 'P'),
     catcher: pick(catchers, picked.catcherId, 'C'),

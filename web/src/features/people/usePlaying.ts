@@ -1,4 +1,5 @@
 import type { TeamId } from '@bradyon/core/units';
+import { useMemo } from 'react';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import { NOBODY_PICKED, resolvePlaying, type OnField, type Playing } from './playing.ts';
@@ -14,7 +15,9 @@ export function usePlaying(teamId: TeamId): {
   onField: OnField;
   pick: (change: Partial<Playing>) => void;
 } {
-  const picked = usePicked((state) => state.byTeam[teamId]) ?? NOBODY_PICKED;
+  const kept = usePicked((state) => state.byTeam[teamId]);
+  // What was kept before there was more to pick lacks that.
+  const picked = useMemo(() => ({ ...NOBODY_PICKED, ...kept }), [kept]);
   const { people, opponents } = usePeople(teamId);
   return {
     playing: picked,

@@ -166,7 +166,7 @@ function thresholdWords(
   return `Go if ${pitcher.name} is ${slowest} or slower ${how}.`;
 }
 
-function missingWords(
+export function missingWords(
   { missing }: Steal,
   { pitcher, catcher, runner }: Names,
   base: StealBase,

@@ -1,41 +1,19 @@
 import type { Team } from '@bradyon/contract/teams';
 import { describeLeadRule } from '@bradyon/core/rules';
 import { LEVELS } from '@bradyon/core/timing';
-import {
-  ChevronDown,
-  Footprints,
-  LogOut,
-  Moon,
-  Scale,
-  Sun,
-  Timer,
-  UserCog,
-  Users,
-  type LucideIcon,
-} from 'lucide-react';
+import { ChevronDown, LogOut, Moon, Sun, UserCog } from 'lucide-react';
 import { useEffect, useState, type ReactNode } from 'react';
 import Dropdown from 'react-bootstrap/Dropdown';
-import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { Link, Outlet, useNavigate, useParams } from 'react-router';
 import { Empty, Failure, Loading, Mark, useTheme } from '../../ui/index.ts';
 import { SignOutDialog, useAccount } from '../accounts/index.ts';
-import { StealIcon } from './StealIcon.tsx';
+import { Rail } from './Rail.tsx';
 import './TeamShell.scss';
 import { OpenTeam, useLastTeam, useTeams } from './useTeams.ts';
-
-/** `pages`: the pages that belong to the work beside its own address. */
-const WORK: { to: string; pages?: string[]; text: string; Icon: LucideIcon | typeof StealIcon }[] =
-  [
-    { to: 'timing', text: 'Time', Icon: Timer },
-    { to: 'steals', text: 'Steal', Icon: StealIcon },
-    { to: 'leads', text: 'Leads', Icon: Footprints },
-    { to: 'innings', text: 'Odds', Icon: Scale },
-    { to: 'people', pages: ['rules', 'level', 'staff', 'files'], text: 'Team', Icon: Users },
-  ];
 
 /** The frame around a team's pages: where things stand on top, the work beside it. */
 export function TeamShell({ saving }: { saving: ReactNode }) {
   const { teamId } = useParams();
-  const page = useLocation().pathname.split('/')[3] ?? '';
   const { data: teams, error, refetch } = useTeams();
   const team = teams?.find(({ id }) => id === teamId);
   useEffect(() => {
@@ -65,20 +43,7 @@ export function TeamShell({ saving }: { saving: ReactNode }) {
     <OpenTeam value={team}>
       <div className="shell">
         <Strip team={team} teams={teams} saving={saving} />
-        <nav className="rail" aria-label="Work">
-          {WORK.map(({ to, pages, text, Icon }) => (
-            <NavLink
-              key={to}
-              to={`/teams/${team.id}/${to}`}
-              className={({ isActive }) =>
-                isActive || pages?.includes(page) ? 'rail-link active' : 'rail-link'
-              }
-            >
-              <Icon size={24} aria-hidden="true" />
-              {text}
-            </NavLink>
-          ))}
-        </nav>
+        <Rail teamId={team.id} />
         <main className="shell-page" key={team.id}>
           <Outlet />
         </main>

@@ -11,9 +11,18 @@ import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
 import { newId } from '../../api/index.ts';
-import { Failure, giveOrTake, Loading, notify, SpreadDots, hundredths } from '../../ui/index.ts';
+import {
+  Failure,
+  giveOrTake,
+  Loading,
+  notify,
+  SpreadDots,
+  hundredths,
+  TapButton,
+  useKeys,
+} from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { KIND_WORDS, tick, useKeys } from '../timing/index.ts';
+import { KIND_WORDS, tick } from '../timing/index.ts';
 import { ThumbDrillStage } from './ThumbDrillStage.tsx';
 import { sceneAt, type Scene } from './scene.ts';
 import { useThumbDrill, type ThumbDrill } from './useThumbDrill.ts';
@@ -103,8 +112,7 @@ function Stage({ drill }: { drill: ThumbDrill }) {
   }, [phase, showing]);
   const resting = sceneAt({ events: [] }, -1);
   return (
-    <button
-      type="button"
+    <TapButton
       className="drill-stage"
       aria-label="Tap at each event"
       // What truly happens when, on the clock of input events: for those who test the drill.
@@ -117,9 +125,8 @@ function Stage({ drill }: { drill: ThumbDrill }) {
       }
       data-phase={phase}
       data-next={next}
-      onPointerDown={(event) => {
-        if (!event.isPrimary || event.button !== 0) return;
-        drill.tap(event.nativeEvent.timeStamp);
+      onTap={(atMs) => {
+        drill.tap(atMs);
         tick();
       }}
     >
@@ -127,7 +134,7 @@ function Stage({ drill }: { drill: ThumbDrill }) {
       <span className="drill-words" role="status">
         {drill.words}
       </span>
-    </button>
+    </TapButton>
   );
 }
 

@@ -15,10 +15,12 @@ import {
   notify,
   hundredths,
   seconds as secondsText,
+  TapButton,
+  useKeys,
 } from '../../ui/index.ts';
 import { useAccount } from '../accounts/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { KIND_WORDS, tick, useKeys } from '../timing/index.ts';
+import { KIND_WORDS, tick } from '../timing/index.ts';
 import { togetherKey, togetherWrite } from './writes.ts';
 import { nextEvent, togetherResult, type TogetherResult } from './together.ts';
 
@@ -151,18 +153,12 @@ function TogetherWatch({
   });
   return (
     <>
-      <button
-        type="button"
-        className="together-face"
-        onPointerDown={(down) => {
-          if (down.isPrimary && down.button === 0) tap(down.nativeEvent.timeStamp);
-        }}
-      >
+      <TapButton className="together-face" onTap={tap}>
         <span className="together-event">
           Pitch <strong className="figure">{event}</strong>
         </span>
         <span role="status">{words || `Tap at the ${from}, then at the ${to}`}</span>
-      </button>
+      </TapButton>
       <div className="drill-buttons">
         <Button
           variant="outline-primary"

@@ -7,32 +7,38 @@ import {
 import { timesFromRelease } from '@bradyon/core/rules';
 import { TARGET_BASES, type Base } from '@bradyon/core/units';
 import { Undo2 } from 'lucide-react';
-import { useState } from 'react';
+import { Suspense, useState, type ComponentType } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
-import { Choice, Empty } from '../../ui/index.ts';
+import { Choice, Empty, useKeys } from '../../ui/index.ts';
 import {
   CatcherSelect,
   FacingSelect,
   PitcherSelect,
+  RunnerSelect,
   handWord,
   usePlaying,
 } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { BaseChoice } from './BaseChoice.tsx';
 import { Latest, Seen, ThumbLine } from './Seen.tsx';
-import { useKeys } from './useKeys.ts';
 import { useWatch, type SplitOwner } from './useWatch.ts';
 import { WatchFace } from './WatchFace.tsx';
 import { STYLE_WORDS } from './words.ts';
 
 const PICK_BASES = ['first', 'second', 'third'] as const satisfies readonly Base[];
 
+/** What a watch may show of other rooms. */
+export interface WatchProps {
+  /** Whether the runner who was picked goes. */
+  Verdict: ComponentType;
+}
+
 /** The chained watch: set, first move (softball: release), mitt, bag; or first move to a base. */
-export function BatteryWatch() {
+export function BatteryWatch({ Verdict }: WatchProps) {
   const team = useTeam();
   const { playing, onField, pick } = usePlaying(team.id);
-  const { pitcher, catcher } = onField;
+  const { pitcher, catcher, runner } = onField;
   const { base, style } = playing;
   const fromRelease = timesFromRelease(team.ruleset);
   const [fromSet, setFromSet] = useState(false);
@@ -105,8 +111,20 @@ export function BatteryWatch() {
           </div>
           <PitcherSelect label="Pitcher" />
           <CatcherSelect label="Catcher" />
+          <RunnerSelect />
         </div>
         <WatchFace hand={hand} about={about} />
+        {pitcher && catcher && runner && (
+          <p className="time-verdict" role="status">
+            {hand.splits.length === 0 ? (
+              <span className="quiet">Time a pitch to see if {runner.name} goes.</span>
+            ) : (
+              <Suspense>
+                <Verdict />
+              </Suspense>
+            )}
+          </p>
+        )}
         <div className="time-keys">
           {!fromRelease && (
             <Choice

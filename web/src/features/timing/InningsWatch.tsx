@@ -1,10 +1,10 @@
 import { TARGET_BASES } from '@bradyon/core/units';
 import { CatcherSelect, FacingSelect, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
+import { useKeys } from '../../ui/index.ts';
 import { BaseChoice } from './BaseChoice.tsx';
 import { NobodyToTime, UndoButton } from './BatteryWatch.tsx';
 import { Latest, Seen, ThumbLine } from './Seen.tsx';
-import { useKeys } from './useKeys.ts';
 import { useWatch } from './useWatch.ts';
 import { WatchFace } from './WatchFace.tsx';
 

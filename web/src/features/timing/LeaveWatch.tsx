@@ -10,15 +10,14 @@ import { Undo2 } from 'lucide-react';
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { newId, wallOffsetMs } from '../../api/index.ts';
-import { usePlaying } from '../people/index.ts';
+import { RunningSelect, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { hundredths, seconds as secondsText } from '../../ui/index.ts';
+import { hundredths, seconds as secondsText, TapButton, useKeys } from '../../ui/index.ts';
 import { NobodyToTime } from './BatteryWatch.tsx';
 import './LeaveWatch.scss';
 import { RunnerQueue } from './RunnerQueue.tsx';
 import { StartField } from './RunnersWatch.tsx';
 import { Latest, Seen } from './Seen.tsx';
-import { useKeys } from './useKeys.ts';
 import { useLine } from './useLine.ts';
 import { tick } from './WatchFace.tsx';
 import { leaveWords } from './words.ts';
@@ -39,7 +38,7 @@ const ONE_PITCH_MS = 1500;
 export function LeaveWatch() {
   const team = useTeam();
   const { onField } = usePlaying(team.id);
-  const { runners } = onField;
+  const { timedRunners: runners } = onField;
   const line = useLine(team.id, runners);
   const { current } = line;
   const [start, setStart] = useState<StartTechnique | null>(null);
@@ -115,7 +114,10 @@ export function LeaveWatch() {
   return (
     <div className="time">
       <div className="time-hand">
-        <RunnerQueue runners={runners} queue={line.queue} onChange={line.change} />
+        <div className="time-line">
+          <RunningSelect />
+          <RunnerQueue runners={runners} queue={line.queue} onChange={line.change} />
+        </div>
         <div className="leave">
           <p className="leave-words" role="status">
             <strong className="figure">
@@ -125,18 +127,18 @@ export function LeaveWatch() {
           </p>
           <div className="leave-faces">
             {(['release', 'leave'] as const).map((side) => (
-              <button
+              <TapButton
                 key={side}
-                type="button"
                 className={waiting === side ? 'leave-face leave-face-due' : 'leave-face'}
-                onPointerDown={(event) => {
-                  // A second finger counts: both thumbs may be down at once.
-                  if (event.button === 0) tap(side, event.nativeEvent.timeStamp);
+                // Both thumbs may be down at once.
+                anyFinger
+                onTap={(atMs) => {
+                  tap(side, atMs);
                 }}
               >
                 {side === 'release' ? 'Release' : 'Left the bag'}
                 <kbd>{side === 'release' ? 'F' : 'J'}</kbd>
-              </button>
+              </TapButton>
             ))}
           </div>
         </div>

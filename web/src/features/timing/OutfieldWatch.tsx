@@ -2,10 +2,10 @@ import { BASES, type Base, type PersonId } from '@bradyon/core/units';
 import { useState } from 'react';
 import { FacingSelect, PersonSelect, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
+import { useKeys } from '../../ui/index.ts';
 import { BaseChoice } from './BaseChoice.tsx';
 import { NobodyToTime, UndoButton } from './BatteryWatch.tsx';
 import { Latest, Seen } from './Seen.tsx';
-import { useKeys } from './useKeys.ts';
 import { useWatch } from './useWatch.ts';
 import { WatchFace } from './WatchFace.tsx';
 

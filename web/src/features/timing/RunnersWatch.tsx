@@ -8,13 +8,12 @@ import { commonLeadFeet } from '@bradyon/core/sprint';
 import type { TargetBase } from '@bradyon/core/units';
 import { useId, useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { Choice } from '../../ui/index.ts';
-import { usePlaying } from '../people/index.ts';
+import { Choice, useKeys } from '../../ui/index.ts';
+import { RunningSelect, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { NobodyToTime, UndoButton } from './BatteryWatch.tsx';
 import { RunnerQueue } from './RunnerQueue.tsx';
 import { Latest, Seen } from './Seen.tsx';
-import { useKeys } from './useKeys.ts';
 import { useLine } from './useLine.ts';
 import { useWatch, type SplitOwner } from './useWatch.ts';
 import { WatchFace } from './WatchFace.tsx';
@@ -58,11 +57,11 @@ const RUNS: readonly Run[] = [
 const RUNNER_KINDS = RUNS.map(({ kind }) => kind);
 const USUAL_DASH_FEET = 60;
 
-/** Our runners, one after the other, with the lead, the distance and the start that were stated. */
+/** Runners, ours or theirs, one after the other, with the lead, the distance and the start that were stated. */
 export function RunnersWatch() {
   const team = useTeam();
   const { onField } = usePlaying(team.id);
-  const { runners } = onField;
+  const { timedRunners: runners } = onField;
   const line = useLine(team.id, runners);
   const { current } = line;
   const [run, setRun] = useState<Run>(FIRST_RUN);
@@ -127,7 +126,10 @@ export function RunnersWatch() {
   return (
     <div className="time">
       <div className="time-hand">
-        <RunnerQueue runners={runners} queue={line.queue} onChange={line.change} />
+        <div className="time-line">
+          <RunningSelect />
+          <RunnerQueue runners={runners} queue={line.queue} onChange={line.change} />
+        </div>
         <WatchFace
           hand={hand}
           about={`${current?.name ?? 'No runner chosen'}, ${run.text.toLowerCase()}${from}`}

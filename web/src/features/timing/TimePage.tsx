@@ -1,10 +1,10 @@
 import type { Ruleset } from '@bradyon/core/rules';
 import type { ComponentType } from 'react';
 import { useSearchParams } from 'react-router';
-import { Choice, Failure, Loading, useTitle } from '../../ui/index.ts';
+import { Choice, Failure, Loading, useTitle, useKeys } from '../../ui/index.ts';
 import { usePeople } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { BatteryWatch } from './BatteryWatch.tsx';
+import { BatteryWatch, type WatchProps } from './BatteryWatch.tsx';
 import { InningsWatch } from './InningsWatch.tsx';
 import { LeaveWatch } from './LeaveWatch.tsx';
 import { OutfieldWatch } from './OutfieldWatch.tsx';
@@ -12,14 +12,13 @@ import { RunnersWatch } from './RunnersWatch.tsx';
 import './TimePage.scss';
 import { TimeTabs } from './TimeTabs.tsx';
 import { TypedTimes } from './TypedTimes.tsx';
-import { useKeys } from './useKeys.ts';
 
 type WatchName = 'battery' | 'innings' | 'runners' | 'outfield' | 'leave' | 'typed';
 const WATCHES: {
   value: WatchName;
   text: string;
   hotkey: string;
-  Watch: ComponentType;
+  Watch: ComponentType<WatchProps>;
   /** Under which rules it makes sense; left out: under all. */
   fits?: (rules: Ruleset) => boolean;
 }[] = [
@@ -38,7 +37,7 @@ const WATCHES: {
 ];
 
 /** The watch. Which one is in hand is in the address. */
-export function TimePage() {
+export function TimePage({ Verdict }: WatchProps) {
   useTitle('Time');
   const team = useTeam();
   const { isLoading, error, retry } = usePeople(team.id);
@@ -72,7 +71,7 @@ export function TimePage() {
           onChange={take}
         />
       </div>
-      <inHand.Watch />
+      <inHand.Watch Verdict={Verdict} />
     </div>
   );
 }

@@ -6,7 +6,7 @@ import {
   type ReadingDraft,
   type StartTechnique,
 } from '@bradyon/core/timing';
-import { dayIn, type PersonId, type ReadingId } from '@bradyon/core/units';
+import { dayIn, type ReadingId } from '@bradyon/core/units';
 import { useId, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
@@ -20,6 +20,7 @@ import { FeetField, StartField } from './RunnersWatch.tsx';
 import { Latest, Seen } from './Seen.tsx';
 import { instantOn, secondsProblem, typedKinds, usualKind, type TypedKind } from './typedKinds.ts';
 import './TypedTimes.scss';
+import { useNow } from './useNow.ts';
 import { readingWrite } from './writes.ts';
 
 const USUAL_SPRINT_FEET = '60';
@@ -102,10 +103,10 @@ export function TypedTimes() {
         <p className="quiet">
           Type a time and press Enter. 141 means 1.41. Times are saved one by one.
         </p>
+        <Latest people={[person]} kinds={[kind.context.kind]} />
       </div>
       <div className="time-seen">
         <Seen person={person} role={kind.group.toLowerCase()} kinds={[kind.context.kind]} />
-        <Latest people={[person]} kinds={[kind.context.kind]} />
       </div>
     </div>
   );
@@ -121,7 +122,7 @@ function TypedRow({ person, kind }: { person: Person; kind: TypedKind }) {
     isSprint ? USUAL_SPRINT_FEET : usualLead === null ? '' : String(usualLead),
   );
   const [start, setStart] = useState<StartTechnique | null>(null);
-  const today = dayIn(team.timeZone, Date.now());
+  const today = dayIn(team.timeZone, useNow());
   const [day, setDay] = useState(today);
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
@@ -154,7 +155,7 @@ function TypedRow({ person, kind }: { person: Person; kind: TypedKind }) {
     const draft: ReadingDraft = {
       ...whole,
       id: newId<ReadingId>(),
-      personId: person.id as PersonId,
+      personId: person.id,
       seconds: typed,
       method: 'typed',
       resolutionSeconds: null,

@@ -1,6 +1,7 @@
 import { expectedMark } from '@bradyon/core/timing';
 import { useEffect, useRef } from 'react';
 import type { WatchInHand } from './useWatch.ts';
+import { TapButton } from '../../ui/index.ts';
 import './WatchFace.scss';
 import { capital, KIND_WORDS } from './words.ts';
 
@@ -22,14 +23,11 @@ export function WatchFace({ hand, about }: { hand: WatchInHand; about: string })
   const toBeat = secondsToBeat(hand);
   return (
     <div className="watch">
-      <button
-        type="button"
+      <TapButton
         className="watch-face"
         aria-label={`Tap at: ${plan.marks[next] ?? ''}`}
-        // pointerdown, not click: a click is stamped when the finger leaves.
-        onPointerDown={(event) => {
-          if (!event.isPrimary || event.button !== 0) return;
-          hand.tap(event.nativeEvent.timeStamp);
+        onTap={(atMs) => {
+          hand.tap(atMs);
           tick();
         }}
       >
@@ -41,7 +39,7 @@ export function WatchFace({ hand, about }: { hand: WatchInHand; about: string })
             (toBeat ?? lastSplit?.seconds ?? 0).toFixed(2)
           )}
         </span>
-        <span className="watch-words">{notice ?? wordsFor(hand, next, toBeat !== null)}</span>
+        <span className="watch-words">{notice ?? wordsFor(hand, next, toBeat)}</span>
         <span className="watch-marks">
           {plan.marks.map((mark, index) => (
             <span
@@ -56,7 +54,7 @@ export function WatchFace({ hand, about }: { hand: WatchInHand; about: string })
             </span>
           ))}
         </span>
-      </button>
+      </TapButton>
       <p className="visually-hidden" role="status">
         {splits
           .map(({ kind, seconds }) => `${KIND_WORDS[kind].name} ${seconds.toFixed(2)} seconds. `)
@@ -74,8 +72,12 @@ function secondsToBeat({ watch, splits }: WatchInHand): number | null {
   return ball.reduce((sum, { seconds }) => sum + seconds, 0);
 }
 
-function wordsFor({ plan, watch, splits }: WatchInHand, next: number, isWhole: boolean): string {
-  if (isWhole) return 'is what the runner has to beat';
+function wordsFor(
+  { plan, watch, splits }: WatchInHand,
+  next: number,
+  toBeat: number | null,
+): string {
+  if (toBeat !== null) return `is the time to beat. Say “${toBeat.toFixed(2).slice(-2)}”.`;
   const lastSplit = splits.at(-1);
   if (watch.ended && lastSplit)
     return `${KIND_WORDS[lastSplit.kind].name}. Tap at the next ${plan.marks[0] ?? ''}`;

@@ -1,7 +1,6 @@
 export { keepLast } from './keepLast.ts';
 export { tick } from './WatchFace.tsx';
 export { TimeTabs } from './TimeTabs.tsx';
-export { useKeys } from './useKeys.ts';
 export { useReadings } from './useReadings.ts';
 export { useTimes } from './useTimes.ts';
 export { BASE_WORDS, dotsOf, KIND_WORDS, STYLE_WORDS, titleOf } from './words.ts';

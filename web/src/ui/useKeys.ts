@@ -1,6 +1,9 @@
 import { useLayoutEffect } from 'react';
 
-/** What a key does; given the event's own time stamp. Space is named 'Space', letters are lower case. */
+/**
+ * What a key does; given the event's own time stamp. Space is named 'Space', letters are lower case,
+ * with Shift 'shift+t'.
+ */
 export type Keys = Record<string, (atMs: number) => void>;
 
 /**
@@ -12,7 +15,7 @@ export function useKeys(keys: Keys): void {
   // Before the page is seen: whoever sees it may press a key at once.
   useLayoutEffect(() => {
     const down = (event: KeyboardEvent): void => {
-      const name = event.code === 'Space' ? 'Space' : event.key.toLowerCase();
+      const name = nameOf(event);
       const act = keys[name];
       if (!act || event.ctrlKey || event.metaKey || event.altKey || isBusy(event.target)) return;
       event.preventDefault();
@@ -29,6 +32,12 @@ export function useKeys(keys: Keys): void {
       window.removeEventListener('keyup', up);
     };
   }, [keys]);
+}
+
+function nameOf({ code, key, shiftKey }: KeyboardEvent): string {
+  if (code === 'Space') return 'Space';
+  const plain = key.toLowerCase();
+  return shiftKey && /^[a-z]$/.test(plain) ? `shift+${plain}` : plain;
 }
 
 function isBusy(target: EventTarget | null): boolean {
