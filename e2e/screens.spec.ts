@@ -25,6 +25,7 @@ const SCREENS = [
   'timing',
   'timing?watch=innings',
   'timing?watch=runners',
+  'timing?watch=typed',
   'timing?watch=outfield',
   'timing/thumb',
   'timing/thumb?mode=together',

@@ -4,7 +4,7 @@ import { useState, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { FormField } from '../../ui/index.ts';
-import { parseTable, type Table } from './csv.ts';
+import { tableFor, type Table } from './csv.ts';
 
 /** What a kind of file needs to be brought in. */
 export interface CsvKind<Key extends string, T> {
@@ -31,20 +31,6 @@ type Stage =
 
 const SHOWN_GOOD = 4;
 const SHOWN_BAD = 50;
-
-/** The table of a text; where no heading is one of ours, its first row is a row like the others. */
-function tableFor(columns: readonly Column<string>[], text: string): Table | null {
-  const found = parseTable(text);
-  if (!found) return null;
-  const isHeaded = Object.values(matchColumns(columns, found.headings)).some((at) => at !== null);
-  return isHeaded
-    ? found
-    : {
-        headings: found.headings.map(() => ''),
-        lines: [found.headings, ...found.lines],
-        numbers: [1, ...found.numbers],
-      };
-}
 
 /** Rows, from a file or pasted: matched, looked at, and then imported; every bad row with its line and reason. */
 export function CsvImport<Key extends string, T>({ kind }: { kind: CsvKind<Key, T> }) {

@@ -1,6 +1,6 @@
 import type { TeamId } from '@bradyon/core/units';
 import { describe, expect, it } from 'vitest';
-import { idsFor, makeTable, parseTable } from './csv.ts';
+import { idsFor, makeTable, parseTable, tableFor } from './csv.ts';
 
 describe('a sheet', () => {
   it('is read with commas, semicolons, quotes and blank lines, and keeps its line numbers', () => {
@@ -18,6 +18,21 @@ describe('a sheet', () => {
   it('is none without a row under the heading', () => {
     expect(parseTable('Name,Number\n\n')).toBeNull();
     expect(parseTable('')).toBeNull();
+  });
+
+  it('pasted without a heading loses no row, and keeps its line numbers', () => {
+    const columns = [{ key: 'name', title: 'Name', aliases: [], needed: true }] as const;
+    expect(tableFor(columns, '4\tDara Whitlock\n7\tTemba Moyo')).toEqual({
+      headings: ['', ''],
+      lines: [
+        ['4', 'Dara Whitlock'],
+        ['7', 'Temba Moyo'],
+      ],
+      numbers: [1, 2],
+    });
+    const headed = tableFor(columns, 'No\tName\n4\tDara Whitlock');
+    expect(headed).toMatchObject({ headings: ['No', 'Name'], numbers: [2] });
+    expect(tableFor(columns, 'Name')).toBeNull();
   });
 
   it('gives a spreadsheet no formula to run', () => {

@@ -1,4 +1,4 @@
-import type { MakeId } from '@bradyon/core/files';
+import { matchColumns, type Column, type MakeId } from '@bradyon/core/files';
 import type { TeamId } from '@bradyon/core/units';
 import Papa from 'papaparse';
 import { v5 } from 'uuid';
@@ -26,6 +26,20 @@ export function parseTable(text: string): Table | null {
     lines: rest.map(({ cells }) => cells),
     numbers: rest.map(({ number }) => number),
   };
+}
+
+/** The table of a text; where no heading is one of ours, its first row is a row like the others. @returns null when there are not two rows */
+export function tableFor(columns: readonly Column<string>[], text: string): Table | null {
+  const found = parseTable(text);
+  if (!found) return null;
+  const isHeaded = Object.values(matchColumns(columns, found.headings)).some((at) => at !== null);
+  return isHeaded
+    ? found
+    : {
+        headings: found.headings.map(() => ''),
+        lines: [found.headings, ...found.lines],
+        numbers: [1, ...found.numbers],
+      };
 }
 
 /** A cell that a spreadsheet would take for a formula gets a quote sign before it; reading takes it off. */
