@@ -16,15 +16,17 @@ const CORE_ORDER = [
   'leads',
   'steals',
   'innings',
+  'games',
   'files',
 ];
 const FEATURES = {
-  server: ['accounts', 'teams', 'people', 'timing', 'leads', 'innings', 'gates', 'files'],
+  server: ['accounts', 'teams', 'people', 'timing', 'leads', 'innings', 'gates', 'games', 'files'],
   web: [
     'accounts',
     'teams',
     'people',
     'timing',
+    'suppose',
     'thumb',
     'clip',
     'gates',

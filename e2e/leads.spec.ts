@@ -100,10 +100,15 @@ test('off second and third the infielders decide, and a sheet prints on one page
   await third.focus();
   for (let step = 0; step < 6; step += 1) await page.keyboard.press('ArrowRight');
   await expect.poll(feet).toBeGreaterThan(near);
-  await page.getByText('Walking', { exact: true }).click();
+  const school = page.getByRole('group', { name: 'School' });
+  await school.getByText('Walking').click();
   await expect(page.getByText('right foot').first()).toBeVisible();
-  await page.getByText('After the pitch').click();
-  await expect(page.getByText(/Safe\s+from any throw/)).toBeVisible();
+  await school.getByText('After the pitch').click();
+  await expect(page.getByText('until the ball passes the batter, then walk')).toBeVisible();
+  // The three ways side by side: who waits closer risks less.
+  const risks = page.getByRole('row', { name: /^(Even with|Walking|After)/ });
+  await expect(risks).toHaveCount(3);
+  await expect(risks.first()).toContainText('12');
 
   await page.getByRole('link', { name: 'Lead sheet' }).click();
   const sheet = page.getByRole('article', { name: 'Lead sheet' });
@@ -119,6 +124,11 @@ test('softball: nobody is offered a lead; the leave-time is what is judged', asy
   await expect(page.getByRole('heading', { level: 1, name: 'Leaving in time' })).toBeVisible();
   await expect(page.getByRole('slider')).toHaveCount(0);
   await expect(page.getByText('typical, not timed')).toBeVisible();
+  const early = page.getByRole('row', { name: /Dara Whitlock/ });
+  await page.getByLabel('Dara leaves').fill('-0.1');
+  await expect(early).toContainText('what if');
+  await page.getByRole('button', { name: 'Clear' }).click();
+  await expect(early).toContainText('typical, not timed');
   for (const tab of ['leads/second', 'leads/sheet']) {
     await page.goto(page.url().replace(/leads.*$/, tab));
     await expect(page.getByRole('heading', { level: 1, name: 'Leaving in time' })).toBeVisible();
@@ -127,5 +137,5 @@ test('softball: nobody is offered a lead; the leave-time is what is judged', asy
   await page.waitForURL(/watch=leave/);
   await coach.go('Steal');
   await expect(page.getByRole('group', { name: 'Lead' })).toHaveCount(0);
-  await expect(page.getByText('Rocker')).toBeVisible();
+  await expect(page.getByText('Rocker', { exact: true })).toBeVisible();
 });

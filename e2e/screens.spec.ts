@@ -84,6 +84,7 @@ async function enterDemo(page: Page): Promise<DemoTeams> {
 async function expectFits(page: Page, colorScheme: 'light' | 'dark'): Promise<void> {
   await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
   await expect(page.getByText(/^Loading/)).toHaveCount(0);
+  await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
   await expectAccessible(page, colorScheme);
   const overflow = await page.evaluate(
     () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
@@ -143,6 +144,7 @@ test('everything touched in a game is at least 48 px high', async ({ browser }) 
     await page.goto(base + screen);
     await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
     await expect(page.getByText(/^Loading/)).toHaveCount(0);
+    for (const line of await page.locator('.folded-line').all()) await line.click();
     const low = await page
       .locator('main :is(button, select, .choice-option, .btn)')
       .evaluateAll((all) =>

@@ -89,8 +89,7 @@ test('with the keyboard alone: Space, no throw, undo, set aside, bring back', as
 
   await page.waitForTimeout(400);
   // A shaky thumb: the second tap is refused, and it is said.
-  await page.keyboard.press('Space');
-  await page.keyboard.press('Space');
+  await coach.space(0, 60);
   await expect(page.locator('.watch-words')).toHaveText(
     'Too soon after the last tap. Not counted.',
   );

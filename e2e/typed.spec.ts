@@ -134,3 +134,31 @@ test('an empty team is told what comes first, takes a pasted roster, and the lis
   await expect(page.getByRole('heading', { name: 'Tern Rock Skuas' })).toBeVisible();
   await expect(steps).toHaveCount(0);
 });
+
+test('a coach who measures in meters sees and types meters everywhere, on paper too', async ({
+  page,
+}) => {
+  const coach = new Coach(page);
+  await coach.makeSeason();
+  const team = page.url().replace(/\/people.*$/, '');
+  await page.goto('/account');
+  await page.getByText('Meters', { exact: true }).click();
+  await page.goto(`${team}/timing?watch=typed`);
+  await expect(page.locator('.strip-tiles')).toContainText('27.43 / 18.44');
+  await page.getByLabel('Player').selectOption({ label: '4 Dara Whitlock' });
+  await page.getByLabel('Lead, m').fill('20');
+  await page.getByLabel('Seconds').fill('345');
+  await page.getByLabel('Seconds').press('Enter');
+  await expect(page.getByText('Enter 0 to 12.19\u00a0m')).toBeVisible();
+  await page.getByLabel('Lead, m').fill('3,8');
+  await page.getByLabel('Seconds').press('Enter');
+  await expect(page.locator('.reading')).toContainText('from 3.8\u00a0m');
+  await expect(coach.saved()).toBeVisible();
+  expect((await coach.readings()).map(({ leadFeet }) => leadFeet)).toEqual([12.47]);
+
+  await coach.go('Leads');
+  await expect(page.locator('.lead-first .figure')).toHaveText(/^\d\.\d\sm$/);
+  await page.getByRole('link', { name: 'Lead sheet' }).click();
+  await expect(page.getByRole('article')).toContainText('leads off first, m');
+  await expect(page.getByRole('row', { name: /Dara Whitlock/ })).toContainText(/\d(\.\d)? \/ \d/);
+});

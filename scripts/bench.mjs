@@ -4,6 +4,7 @@
  */
 import { randomUUID } from 'node:crypto';
 import { createRequire } from 'node:module';
+import { benchGames } from './benchGames.mjs';
 import { freePort, startThrowawayCluster } from './cluster.mjs';
 import { ensureBuilt, ensurePackages } from './install.mjs';
 import { run } from './say.mjs';
@@ -30,15 +31,23 @@ await run(async () => {
   // With the disk's own promises: what is measured is what a coach gets.
   const cluster = await startThrowawayCluster({ durable: true });
   let server = null;
+  let second = null;
   try {
     const { appUrl } = prepare(cluster, 'fresh');
     const { sessionSecret } = cluster;
     server = await startServer({ appUrl, sessionSecret, port: await freePort(0) });
     await benchInserts(server.address, appUrl);
+    second = await startServer({ appUrl, sessionSecret, port: await freePort(0) });
+    await benchGames(
+      [server.address, second.address],
+      { appUrl, databaseUrl: ownerUrl(cluster), ...(await signInToDemo(server.address)) },
+      print,
+    );
     await benchGrowth(server.address, ownerUrl(cluster), executablePath);
     await benchOutbox(server.address, executablePath);
     await benchBrowser(server.address, executablePath);
   } finally {
+    await second?.stop();
     await server?.stop();
     cluster.stop();
   }
@@ -58,6 +67,7 @@ async function benchCore() {
   (await benchOf('timing')).benchTiming(print);
   (await benchOf('steals')).benchSteals(print);
   (await benchOf('innings')).benchInnings(print);
+  (await benchOf('games')).benchGames(print);
 }
 
 /** Readings per second over HTTP, and the same rows straight into PostgreSQL, equally many at once. */

@@ -224,6 +224,7 @@ describe('the contracts', () => {
     testDives: [],
     batting: [],
     battingOrder: { personIds: [] },
+    games: [],
   };
 
   it('a team file of version 1 is read as what it is today', () => {
@@ -254,7 +255,7 @@ describe('the contracts', () => {
 
   it('a team file of version 2 is read in every shape that version had', () => {
     const { timeZone: _zone, playChanges, ...oldTeam } = teamOfFile;
-    const { batting: seasons, battingOrder, ...rest } = file;
+    const { batting: seasons, battingOrder, games: _games, ...rest } = file;
     const value = { ...file, team: { ...teamOfFile, timeZone: null } };
     for (const later of [
       {},
@@ -267,6 +268,25 @@ describe('the contracts', () => {
     }
   });
 
+  it('a team file of version 3 has the rules that came later as they are usual in the sport', () => {
+    const { reEntry: _reEntry, courtesyRunner: _courtesy, ...older } = teamOfFile.ruleset;
+    const old = { ...file, version: 3, team: { ...teamOfFile, ruleset: older } };
+    const read = teamFileContract.check(old);
+    expect(read).toMatchObject({
+      ok: true,
+      value: { version: TEAM_FILE_VERSION, team: { ruleset: { reEntry: 'startersOnce' } } },
+    });
+    const softball = { ...older, sport: 'softball', illegalPitchAdvances: undefined };
+    const other = { ...old, team: { ...old.team, level: 'fpHs', ruleset: softball } };
+    expect(teamFileContract.check(other).ok).toBe(false);
+    const { illegalPitchAdvances: _illegal, ...without } = softball;
+    const third = { ...old, team: { ...old.team, level: 'fpHs', ruleset: without } };
+    expect(teamFileContract.check(third)).toMatchObject({
+      ok: true,
+      value: { team: { ruleset: { illegalPitchAdvances: true } } },
+    });
+  });
+
   const run1 = {
     id: uuid,
     deviceName: 'Gates',
@@ -276,6 +296,24 @@ describe('the contracts', () => {
       { feet: 0, seconds: 0 },
       { feet: 10, seconds: 0.9 },
     ],
+  };
+  const entry1 = {
+    id: uuid,
+    device: 'Bench tablet',
+    place: 'bench',
+    at: '2031-05-01T17:30:00.000Z',
+    slot: 'T1.1.1',
+    kind: 'pitch',
+    told: { result: 'ball' },
+    seq: 1,
+  };
+  const game1 = {
+    id: uuid,
+    opponentId: null,
+    startsAt: '2031-05-01T17:00:00.000Z',
+    weAreHome: true,
+    lastSeq: 1,
+    entries: [entry1],
   };
   const together = {
     id: uuid,
@@ -293,6 +331,15 @@ describe('the contracts', () => {
     [{ testDives: [{ ...testDive, result: 'short' }] }, 'testDives.0.inchesShort'],
     [{ gateRuns: [run1] }, null],
     [{ gateRuns: [run1, run1] }, 'gateRuns.1.id'],
+    [{ games: [game1] }, null],
+    [{ games: [game1, game1] }, 'games.1.id'],
+    [{ games: [{ ...game1, entries: [entry1, entry1] }] }, 'games.0.entries.1.seq'],
+    [{ games: [{ ...game1, lastSeq: 0 }] }, 'games.0.entries.0.seq'],
+    [{ games: [{ ...game1, opponentId: otherUuid }] }, 'games.0'],
+    [
+      { games: [{ ...game1, lastSeq: 2, entries: [entry1, { ...entry1, seq: 2 }] }] },
+      'games.0.entries.1.id',
+    ],
     [{ gateRuns: [{ ...run1, beams: run1.beams.toReversed() }] }, 'gateRuns.0.beams'],
     [{ together: [together, together] }, 'together.1.id'],
     [

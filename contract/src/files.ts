@@ -1,7 +1,9 @@
 import type { Opponent, Person } from '@bradyon/core/people';
+import { PRESETS } from '@bradyon/core/rules';
 import type { Reading } from '@bradyon/core/timing';
 import { USUAL_NEEDED_CHANCE } from '@bradyon/core/steals';
 import type { TeamId } from '@bradyon/core/units';
+import { entryContract, gameFields, MOST_ENTRIES, type Entry, type Game } from './games.ts';
 import { gateRunContract, type GateRun } from './gates.ts';
 import {
   battingContract,
@@ -27,7 +29,7 @@ import { teamDraftFields, teamMisfit, type TeamDraft } from './teams.ts';
 import { togetherContract, type Together } from './thumb.ts';
 import { readingContract } from './timing.ts';
 
-export const TEAM_FILE_VERSION = 3;
+export const TEAM_FILE_VERSION = 4;
 
 /** A whole team as a file: everything but its staff and the secrets of its devices. */
 export interface TeamFile {
@@ -43,6 +45,12 @@ export interface TeamFile {
   testDives: TestDiveRecord[];
   batting: BattingRecord[];
   battingOrder: BattingOrder;
+  games: GameOfFile[];
+}
+
+/** A game with all its entries. */
+export interface GameOfFile extends Game {
+  entries: Entry[];
 }
 
 /** How far a file has come in: the words to show, and how many rows of how many. */
@@ -82,11 +90,28 @@ function firstTwice<T>(rows: readonly T[], keyOf: (row: T) => string | null): nu
 
 /** Whatever stands in a list of the file under an id that another of the list has. */
 function twiceMisfit(file: TeamFile): Misfit | null {
-  const lists = ['opponents', 'people', 'readings', 'gateRuns', 'together', 'testDives'] as const;
+  const lists = [
+    'opponents',
+    'people',
+    'readings',
+    'gateRuns',
+    'together',
+    'testDives',
+    'games',
+  ] as const;
   for (const name of lists) {
     const index = firstTwice<{ id: string }>(file[name], ({ id }) => id);
     if (index !== -1) {
       return { path: `${name}.${String(index)}.id`, message: 'This id is listed twice.' };
+    }
+  }
+  for (const [index, { entries }] of file.games.entries()) {
+    const entry = firstTwice(entries, (each) => each.id);
+    if (entry !== -1) {
+      return {
+        path: `games.${String(index)}.entries.${String(entry)}.id`,
+        message: 'This id is listed twice.',
+      };
     }
   }
   const shirt = firstTwice(file.people, ({ opponentId, number, retired }) =>
@@ -118,6 +143,7 @@ function strangerMisfit(file: TeamFile): Misfit | null {
   const isStranger = ({ personId }: { personId: string }): boolean => !known.has(personId);
   const places: [path: string, index: number][] = [
     ['people', file.people.findIndex(({ opponentId: o }) => o !== null && !sides.has(o))],
+    ['games', file.games.findIndex(({ opponentId: o }) => o !== null && !sides.has(o))],
     ['readings', file.readings.findIndex(isStranger)],
     ['gateRuns', file.gateRuns.findIndex(isStranger)],
     ['testDives', file.testDives.findIndex(isStranger)],
@@ -144,13 +170,21 @@ function teamOfVersionOne({ neededMarginSeconds: _margin, ...team }: Record<stri
   return { ...team, neededChance: USUAL_NEEDED_CHANCE, levelChanges: {} };
 }
 
+/** Until version 4 rules said nothing of lineups, strike three and run limits: the commonest of each. */
+function rulesOfOlder(ruleset: unknown): unknown {
+  if (typeof ruleset !== 'object' || ruleset === null) return ruleset;
+  const isSoftball = (ruleset as { sport?: unknown }).sport === 'softball';
+  const usual = isSoftball ? PRESETS.fastpitch43 : PRESETS.fullSizeSeven;
+  return { ...usual, ...ruleset };
+}
+
 /**
  * An older file as one of today. Version 2 grew as it went: its first files have nothing at bat, no
  * order and no sheets of the team's own. Until version 3 a team had no time zone.
  */
 function fromOlder(value: unknown): unknown {
   const file = value as { version?: unknown; team?: unknown; people?: unknown } | null;
-  if (file?.version !== 1 && file?.version !== 2) return value;
+  if (file?.version !== 1 && file?.version !== 2 && file?.version !== 3) return value;
   if (typeof file.team !== 'object' || file.team === null || !Array.isArray(file.people)) {
     return value;
   }
@@ -160,14 +194,32 @@ function fromOlder(value: unknown): unknown {
     testDives: [],
     batting: [],
     battingOrder: { personIds: [] },
+    games: [],
     ...file,
     version: TEAM_FILE_VERSION,
-    team: { playChanges: {}, timeZone: null, ...(isFirst ? teamOfVersionOne(team) : team) },
+    team: {
+      playChanges: {},
+      timeZone: null,
+      ...(isFirst ? teamOfVersionOne(team) : team),
+      ruleset: rulesOfOlder(team['ruleset']),
+    },
     people: isFirst
       ? file.people.map((person: object) => ({ ...person, leadFeet: null }))
       : file.people,
   };
 }
+
+const gameOfFileContract = contract<GameOfFile>(
+  { ...gameFields, entries: required(rowsOf(entryContract, MOST_ENTRIES)) },
+  ({ entries, lastSeq }) => {
+    const wrong = entries.findIndex(
+      ({ seq }, index) => seq <= (entries[index - 1]?.seq ?? 0) || seq > lastSeq,
+    );
+    return wrong < 0
+      ? null
+      : { path: `entries.${String(wrong)}.seq`, message: 'Entries stand in their order.' };
+  },
+);
 
 const VERSIONS = `This file is from another version. Bradyon opens versions 1 to ${String(TEAM_FILE_VERSION)}.`;
 const only = { min: TEAM_FILE_VERSION, max: TEAM_FILE_VERSION, whole: true };
@@ -187,6 +239,7 @@ export const teamFileContract = readingOlder(
       testDives: required(rowsOf(testDiveContract, MANY)),
       batting: required(rowsOf(battingContract, 20_000)),
       battingOrder: required(battingOrderContract),
+      games: required(rowsOf(gameOfFileContract, 2000)),
     },
     fileMisfit,
   ),

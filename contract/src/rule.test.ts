@@ -6,6 +6,7 @@ import {
   flag,
   id,
   instant,
+  jsonObject,
   listContract,
   listOf,
   MOST_MISFITS,
@@ -222,5 +223,32 @@ describe('contract', () => {
     // @ts-expect-error a literal too many
     contract<{ a: 'x' }>({ a: required(oneOf(['x', 'y'], '')) });
     expect(thing.check({ name: 'A', count: 1 }).ok).toBe(true);
+  });
+});
+
+describe('an object of any fields', () => {
+  const rule = contract<{ told: Record<string, unknown> }>({
+    told: required(jsonObject('Send what happened.', 200)),
+  });
+  const check = (told: unknown) => rule.check({ told });
+
+  it('is kept as JSON has it', () => {
+    expect(check({ result: 'ball', runners: [{ from: 'first' }] }).ok).toBe(true);
+    expect(check({ gone: undefined, far: Number.POSITIVE_INFINITY })).toEqual({
+      ok: true,
+      value: { told: { far: null } },
+    });
+  });
+
+  it.each([
+    [null],
+    [[]],
+    ['text'],
+    [{ long: 'x'.repeat(200) }],
+    [{ nul: 'a\u0000b' }],
+    [{ half: '\ud800' }],
+    [JSON.parse(`${'{"a":'.repeat(20)}1${'}'.repeat(20)}`)],
+  ])('is refused where the database could not keep it: %j', (told) => {
+    expect(check(told)).toMatchObject({ ok: false, errors: [{ path: 'told' }] });
   });
 });

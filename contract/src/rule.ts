@@ -151,6 +151,39 @@ export function instant(say: string): Rule<string> {
   return leaf(schema, say);
 }
 
+/** A value of JSON, as deep and as long as is sensible. */
+type Json = Record<string, unknown>;
+const DEEPEST = 12;
+/** What JSON can hold and the database cannot: the null character, and halves of characters. */
+const NOT_KEPT = /\\u(0000|d[89a-f][\da-f]{2})/i;
+
+/**
+ * An object of any fields, kept as JSON has it: what it holds is judged by whoever reads it.
+ * @param most characters of its text
+ */
+export function jsonObject(say: string, most: number): Rule<Json> {
+  return {
+    read(value, path, found) {
+      const isObject = typeof value === 'object' && value !== null && !Array.isArray(value);
+      if (!isObject || depthOf(value) > DEEPEST) {
+        found.push({ path, message: say });
+        return {};
+      }
+      const text = JSON.stringify(value);
+      if (text.length > most || NOT_KEPT.test(text)) {
+        found.push({ path, message: say });
+        return {};
+      }
+      return JSON.parse(text) as Json;
+    },
+  };
+}
+
+function depthOf(value: unknown, at = 0): number {
+  if (typeof value !== 'object' || value === null || at > DEEPEST) return at;
+  return Math.max(at + 1, ...Object.values(value).map((each) => depthOf(each, at + 1)));
+}
+
 export function nullable<T>(rule: Rule<T>): Rule<T | null> {
   return {
     read: (value, path, found) => (value === null ? null : rule.read(value, path, found)),

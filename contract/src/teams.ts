@@ -1,5 +1,5 @@
 import { describeChangesMisfit, type PlayChanges } from '@bradyon/core/innings';
-import { LEAD_RULES, SPORTS, type Ruleset } from '@bradyon/core/rules';
+import { LEAD_RULES, RE_ENTRIES, SPORTS, type Ruleset } from '@bradyon/core/rules';
 import {
   LEVEL_CONSTANT_KEYS,
   LEVEL_CONSTANTS,
@@ -120,6 +120,16 @@ const rulesetContract = contract<Ruleset>({
   pickLimit: required(
     nullable(number('Enter 1 to 9 throws, or leave it blank.', { min: 1, max: 9, whole: true })),
   ),
+  runLimitPerHalf: required(
+    nullable(number('Enter 1 to 30 runs, or leave it blank.', { min: 1, max: 30, whole: true })),
+  ),
+  runLimitLastOpen: required(flag('Say whether the last inning has a run limit.')),
+  droppedThirdStrike: required(flag('Say whether a batter may run on a dropped third strike.')),
+  infieldFly: required(flag('Say whether the infield fly is called.')),
+  reEntry: required(oneOf(RE_ENTRIES, 'Choose who may come back into a game.')),
+  courtesyRunner: required(flag('Say whether there are courtesy runners.')),
+  continuousOrder: required(flag('Say whether everybody bats.')),
+  illegalPitchAdvances: required(flag('Say whether an illegal pitch gives runners a base.')),
 });
 
 const throwLimit = required(

@@ -212,6 +212,18 @@ export class Coach {
     }, atMs);
   }
 
+  /** The same with the space bar. */
+  async space(...atMs: number[]): Promise<void> {
+    await this.page.evaluate((times) => {
+      const start = performance.now();
+      for (const ms of times) {
+        const event = new KeyboardEvent('keydown', { bubbles: true, code: 'Space', key: ' ' });
+        Object.defineProperty(event, 'timeStamp', { value: start + ms });
+        document.body.dispatchEvent(event);
+      }
+    }, atMs);
+  }
+
   /** The watch is on the screen, so keys reach it. */
   async watchIsOut(): Promise<void> {
     await this.page.locator('.watch-face').waitFor();

@@ -9,6 +9,7 @@ import type { Config } from './config.ts';
 import type { Deps } from './deps.ts';
 import { accountRoutes } from './features/accounts/index.ts';
 import { fileRoutes } from './features/files/index.ts';
+import { gameRoutes, type Live } from './features/games/index.ts';
 import { gateEventRoutes, gateRoutes } from './features/gates/index.ts';
 import { inningsRoutes } from './features/innings/index.ts';
 import { leadRoutes } from './features/leads/index.ts';
@@ -32,11 +33,12 @@ export interface AppParts {
   probe: Pool;
   config: Config;
   logger: Logger;
+  live: Live;
 }
 
 /** The whole HTTP application. It keeps no state of its own: everything is in the database. */
-export function makeApp({ pool, probe, config, logger }: AppParts): Express {
-  const deps: Deps = { pool, config, logger, reply: makeReply(config.checkReplies) };
+export function makeApp({ pool, probe, config, logger, live }: AppParts): Express {
+  const deps: Deps = { pool, config, logger, reply: makeReply(config.checkReplies), live };
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', config.trustProxy);
@@ -75,7 +77,7 @@ export function makeApp({ pool, probe, config, logger }: AppParts): Express {
   mount('/thumbs', thumbRoutes(deps), SMALL);
   mount('/teams', fileRoutes(deps));
   api.use('/teams', (req, res, next) => {
-    const read = /\/(readings|import)$/.test(req.path) ? LARGE : SMALL;
+    const read = /\/(readings|import|entries)$/.test(req.path) ? LARGE : SMALL;
     read(req, res, next);
   });
   for (const routes of [
@@ -86,6 +88,7 @@ export function makeApp({ pool, probe, config, logger }: AppParts): Express {
     leadRoutes,
     inningsRoutes,
     gateRoutes,
+    gameRoutes,
   ]) {
     mount('/teams', routes(deps));
   }

@@ -1,6 +1,7 @@
 import { makeApp } from './app.ts';
 import { configFrom } from './config.ts';
 import { makePool } from './db/pool.ts';
+import { makeLive } from './features/games/index.ts';
 import { makeLogger } from './http/log.ts';
 import { stopServer } from './http/stop.ts';
 
@@ -13,7 +14,9 @@ const pool = makePool(config.databaseUrl, { onLost });
 // Its own connection, so that being asked how it is never waits behind the work.
 const probe = makePool(config.databaseUrl, { max: 1, statementMs: 2000, onLost });
 
-const server = makeApp({ pool, probe, config, logger }).listen(
+const live = makeLive(config.databaseUrl, logger);
+
+const server = makeApp({ pool, probe, config, logger, live }).listen(
   config.port,
   config.host,
   (failed) => {
@@ -33,8 +36,10 @@ let stopping: Promise<void> | undefined;
 /** Lets running requests end, then the connections. */
 function stop(): void {
   stopping ??= (async () => {
+    // Streams never end by themselves; a database that is gone must not hold up the rest.
+    const quiet = live.end();
     await stopServer(server);
-    const ended = Promise.all([pool.end(), probe.end()]);
+    const ended = Promise.all([pool.end(), probe.end(), quiet]);
     await Promise.race([ended, new Promise((done) => setTimeout(done, POOL_END_MS))]);
     process.exit(0);
   })();

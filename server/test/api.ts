@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
 import type { Account } from '@bradyon/contract/accounts';
+import type { EntryDraft, GameDraft } from '@bradyon/contract/games';
 import type { BattingRecord } from '@bradyon/contract/innings';
 import type { TestDiveRecord } from '@bradyon/contract/leads';
 import type { Problem } from '@bradyon/contract/problem';
@@ -11,6 +12,8 @@ import { PRESETS } from '@bradyon/core/rules';
 import type { Reading, ReadingDraft } from '@bradyon/core/timing';
 import type {
   AccountId,
+  GameEntryId,
+  GameId,
   OpponentId,
   PersonId,
   ReadingId,
@@ -26,6 +29,7 @@ import { configFrom } from '../src/config.ts';
 import { migrationsBeside } from '../src/db/migrate.ts';
 import { makePool } from '../src/db/pool.ts';
 import { dropDatabase, prepareDatabase } from '../src/db/setup.ts';
+import { makeLive } from '../src/features/games/index.ts';
 
 interface Answer<T> {
   status: number;
@@ -81,7 +85,8 @@ export async function startApi(settings: Record<string, string> = {}): Promise<A
     ...settings,
   });
   const logger = pino({ level: process.env['SERVER_LOG'] ?? 'silent' });
-  const application = makeApp({ pool: app, probe, config, logger });
+  const live = makeLive(urls.app, logger);
+  const application = makeApp({ pool: app, probe, config, logger, live });
   const server = application.listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   const url = `http://127.0.0.1:${String((server.address() as AddressInfo).port)}`;
@@ -112,6 +117,7 @@ export async function startApi(settings: Record<string, string> = {}): Promise<A
       return rows.length;
     },
     async stop() {
+      await live.end();
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
       await Promise.all([app.end(), probe.end(), owner.end(), admin.end()]);
@@ -152,7 +158,10 @@ function makeClient(url: string): Client {
         if (isGone) jar.delete(pair.slice(0, cut));
         else jar.set(pair.slice(0, cut), pair.slice(cut + 1));
       }
-      const text = await response.text();
+      // A stream has no end: that it is open is all that is asked here.
+      const isStream = response.headers.get('content-type')?.startsWith('text/event-stream');
+      if (isStream) await response.body?.cancel();
+      const text = isStream ? '' : await response.text();
       const parsed: unknown =
         text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : text;
       return {
@@ -239,6 +248,29 @@ export function aTestDive(personId: PersonId, parts: Partial<TestDiveRecord> = {
     result: 'handOn',
     inchesShort: null,
     takenAt: '2031-05-18T15:00:00.000Z',
+    ...parts,
+  };
+}
+
+export function aGame(parts: Partial<GameDraft> = {}): GameDraft {
+  return {
+    id: randomUUID() as GameId,
+    opponentId: null,
+    startsAt: '2031-05-21T18:00:00.000Z',
+    weAreHome: true,
+    ...parts,
+  };
+}
+
+export function anEntry(parts: Partial<EntryDraft> = {}): EntryDraft {
+  return {
+    id: randomUUID() as GameEntryId,
+    device: 'Bench tablet',
+    place: 'bench',
+    at: '2031-05-21T18:10:00.000Z',
+    slot: 'T1.1.1',
+    kind: 'pitch',
+    told: { result: 'ball' },
     ...parts,
   };
 }

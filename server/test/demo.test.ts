@@ -2,7 +2,7 @@ import { pitchesFor } from '@bradyon/core/race';
 import type { BattingOrder } from '@bradyon/contract/innings';
 import type { StaffThumb } from '@bradyon/contract/thumb';
 import type { Team } from '@bradyon/contract/teams';
-import type { Opponent, Person } from '@bradyon/core/people';
+import { POSITIONS, type Opponent, type Person } from '@bradyon/core/people';
 import { compareStarts, conditionsOf, populationsOf, runnerOf } from '@bradyon/core/sprint';
 import { judgeSteal, stealKinds, questionOf } from '@bradyon/core/steals';
 import { calibrationsOf, daysSince, OLD_AFTER_DAYS, type Reading } from '@bradyon/core/timing';
@@ -47,15 +47,32 @@ describe('the demo world', () => {
     for (const team of teams) expect((await worldOf(team)).opponents).toHaveLength(3);
   });
 
-  it('was timed in the last weeks, by the level of its players', async () => {
+  it('has somebody for every position of every opponent, and more', async () => {
+    for (const team of teams) {
+      const { opponents, people } = await worldOf(team);
+      for (const { id } of opponents) {
+        const theirs = people.filter(({ opponentId }) => opponentId === id);
+        const played = new Set(theirs.flatMap(({ positions }) => positions));
+        for (const position of POSITIONS.filter((each) => each !== 'DH'))
+          expect(played).toContain(position);
+        expect(theirs.length).toBeGreaterThan(9);
+      }
+    }
+  });
+
+  it('was timed this week, one catcher last month, by the level of its players', async () => {
     for (const team of teams) {
       const { readings } = await worldOf(team);
       expect(readings.length).toBeGreaterThan(150);
       for (const { takenAt } of readings) {
         const daysAgo = (TODAY.getTime() - Date.parse(takenAt)) / DAY_MS;
-        expect(daysAgo).toBeGreaterThan(1);
+        expect(daysAgo).toBeGreaterThan(0);
         expect(daysAgo).toBeLessThan(42);
       }
+      const old = readings.filter(
+        ({ takenAt }) => TODAY.getTime() - Date.parse(takenAt) > 7 * DAY_MS,
+      );
+      expect(new Set(old.map(({ personId }) => personId)).size).toBe(1);
       expect(readings.some(({ asideReason }) => asideReason !== null)).toBe(true);
     }
   });

@@ -3,6 +3,8 @@ import type { Invite } from '@bradyon/contract/teams';
 import type { ReadingId } from '@bradyon/core/units';
 import {
   aDelivery,
+  aGame,
+  anEntry,
   aPerson,
   aSeason,
   aSeasonAtBat,
@@ -67,6 +69,12 @@ export const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown)
   'GET /api/teams/:teamId/test-dives': null,
   'POST /api/teams/:teamId/test-dives': ({ pitcher }) => aTestDive(pitcher.id),
   'DELETE /api/teams/:teamId/test-dives/:id': null,
+  'GET /api/teams/:teamId/games': null,
+  'POST /api/teams/:teamId/games': () => aGame(),
+  'DELETE /api/teams/:teamId/games/:gameId': null,
+  'GET /api/teams/:teamId/games/:gameId/entries': null,
+  'POST /api/teams/:teamId/games/:gameId/entries': () => ({ entries: [anEntry()] }),
+  'GET /api/teams/:teamId/games/:gameId/stream': null,
   'GET /api/teams/:teamId/gate-devices': null,
   'POST /api/teams/:teamId/gate-devices': () => ({ id: randomUUID(), name: 'Planted' }),
   'PUT /api/teams/:teamId/gate-devices/:id/runner': ({ pitcher }) => ({ personId: pitcher.id }),
@@ -119,6 +127,7 @@ export interface Ids {
   'test-dives': string;
   batting: string;
   'gate-devices': string;
+  gameId: string;
 }
 
 /** A season with one of everything, and the ids of it. */
@@ -137,7 +146,11 @@ export async function aFullSeason(api: Api): Promise<{ season: Season; ids: Ids 
   await coach.call('POST', `${base}/gate-devices`, { id: device, name: 'Gates' });
   const dive = aTestDive(pitcher.id);
   await coach.call('POST', `${base}/test-dives`, dive);
+  const game = aGame();
+  await coach.call('POST', `${base}/games`, game);
+  await coach.call('POST', `${base}/games/${game.id}/entries`, { entries: [anEntry()] });
   const ids: Ids = {
+    gameId: game.id,
     together,
     'test-dives': dive.id,
     batting: pitcher.id,
@@ -157,6 +170,7 @@ export function addressOf(route: string, teamId: string, ids: Ids): [method: str
     .replace(':teamId', teamId)
     .replace(':accountId', ids.accountId)
     .replace(':inviteId', ids.inviteId)
+    .replace(':gameId', ids.gameId)
     .replace(
       /(opponents|people|readings|together|test-dives|batting|gate-devices)\/:id/,
       (_, kind: keyof Ids) => `${kind}/${ids[kind]}`,

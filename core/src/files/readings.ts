@@ -9,7 +9,7 @@ import {
   type ReadingKind,
   type StartTechnique,
 } from '../timing/index.ts';
-import { roundToMillisecond, type Base, type ReadingId } from '../units/index.ts';
+import { FEET_PER_METER, roundToMillisecond, type Base, type ReadingId } from '../units/index.ts';
 import type { MakeId } from './people.ts';
 import { cellOf, figureOf, wordOf, type Column, type Matching, type Row } from './table.ts';
 import { whoseRow, WHO_COLUMNS, type Known } from './who.ts';
@@ -83,7 +83,6 @@ const START_NAMES: Record<StartTechnique, readonly string[]> = {
 
 /** In which unit a file has its leads and distances. */
 export type DistanceUnit = 'ft' | 'm';
-const FEET_PER_METRE = 1 / 0.3048;
 
 /**
  * Reads a file of times. A row is somebody's by number, by name, or by both.
@@ -116,7 +115,7 @@ export function readReadings(
       const value = figure(key, title);
       return value === null
         ? null
-        : Math.round((unit === 'm' ? value * FEET_PER_METRE : value) / step) * step;
+        : Math.round((unit === 'm' ? value * FEET_PER_METER : value) / step) * step;
     };
     const word = <T extends string>(
       words: Record<T, readonly string[]>,

@@ -4,6 +4,7 @@ export {
   describeAdvanceMisfit,
   describeSharesMisfit,
   EVENTS,
+  type BattingEvent,
   INFIELDS,
   NO_SITUATION,
   type BattingRates,

@@ -25,7 +25,7 @@ export {
   type SecondaryPlan,
   type Stride,
 } from './secondary.ts';
-export { stepsToLead, walkOffThird } from './feet.ts';
+export { stepsToLead, walkOffThird, type Walk } from './feet.ts';
 export {
   DIVE_RESULTS,
   ownReturn,

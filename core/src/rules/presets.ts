@@ -25,6 +25,14 @@ const fullSizeNine: Ruleset = {
   runRuleAfterInning: null,
   tieBreakerFromInning: null,
   pickLimit: null,
+  runLimitPerHalf: null,
+  runLimitLastOpen: true,
+  droppedThirdStrike: true,
+  infieldFly: true,
+  reEntry: 'none',
+  courtesyRunner: false,
+  continuousOrder: false,
+  illegalPitchAdvances: false,
 };
 
 const fullSizeSeven: Ruleset = {
@@ -33,6 +41,8 @@ const fullSizeSeven: Ruleset = {
   innings: 7,
   runRuleRuns: 10,
   runRuleAfterInning: 5,
+  reEntry: 'startersOnce',
+  courtesyRunner: true,
 };
 
 const fastpitch43: Ruleset = {
@@ -43,10 +53,11 @@ const fastpitch43: Ruleset = {
   pitchingDistanceFeet: 43,
   leadRule: 'atRelease',
   tieBreakerFromInning: 8,
+  illegalPitchAdvances: true,
 };
 
 /**
- * Where a team's rules start from. Distances are the field's own; run rule, tie-breaker and the
+ * Where a team's rules start from. Distances are the field's own; run rule, tie-breaker, lineups and the
  * rest differ from league to league and are only the commonest choice.
  */
 export const PRESETS: Record<PresetName, Ruleset> = {
@@ -68,6 +79,7 @@ export const PRESETS: Record<PresetName, Ruleset> = {
     leadRule: 'reachesBatter',
     headFirstAllowed: false,
     runRuleAfterInning: 4,
+    courtesyRunner: false,
   },
   fastpitch43,
   fastpitch40: {

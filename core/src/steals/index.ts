@@ -2,11 +2,13 @@ export { STEAL_BASES, startOf, stealKinds, type StealBase, type StealKind } from
 export {
   legsOf,
   questionOf,
+  type Basis,
   type KnownPeople,
   type Leg,
   type LegName,
   type Legs,
   type StealQuestion,
+  type SupposedTimes,
 } from './legs.ts';
 export {
   footWorth,

@@ -22,9 +22,9 @@ import { startOf, type Start, type StealBase, type StealKind } from './kinds.ts'
 
 /**
  * What a time of the race rests on: `timed` the person's own readings of just this; `reckoned` from
- * others of his; `typical` of the level, when nothing of his own is known.
+ * others of theirs; `typical` of the level, when nothing of their own is known; `supposed` by the coach.
  */
-type Basis = 'timed' | 'reckoned' | 'typical';
+export type Basis = 'timed' | 'reckoned' | 'typical' | 'supposed';
 
 export type LegName =
   'delivery' | 'flight' | 'windUp' | 'surprise' | 'pop' | 'tag' | 'jump' | 'run';
@@ -57,8 +57,19 @@ export interface StealQuestion {
   leadFeet: number | null;
   /** The side the batter stands on, in the way of a throw to third; null: not known. */
   batter: Exclude<SideOfPlate, 'switch'> | null;
-  /** A delivery (softball: flight) supposed in place of the pitcher's own, seconds. */
-  pitchSeconds?: number | undefined;
+  /** Times supposed in place of what is known of these people. */
+  supposed?: SupposedTimes | undefined;
+}
+
+/** What a coach supposes somebody takes on average, seconds: "if they are 1.40, 2.10 and 3.45". */
+export interface SupposedTimes {
+  /** The delivery; where a pitch is timed from the release, its flight. */
+  pitch?: number | undefined;
+  pop?: number | undefined;
+  /** From the lead that is taken. */
+  run?: number | undefined;
+  /** When they leave, where nobody leads off. */
+  jump?: number | undefined;
 }
 
 /** What is known of the people of a team, however it was come by. */
@@ -109,6 +120,8 @@ const JUMP_OFF_SECOND_SECONDS = -0.06;
 const RIGHT_HANDED_BATTER_SECONDS = 0.03;
 /** How far one pitcher's slide step saves more or less than another's. Judgement. */
 const SLIDE_STEP_DOUBT_SECONDS = 0.04;
+/** Nobody says a time finer than to a hundredth. Judgement. */
+const SUPPOSED_DOUBT_SECONDS = 0.01;
 /** A delayed steal surprises. Agreed. */
 const SURPRISE: Spread = { meanSeconds: 0.25, sdSeconds: 0.12 };
 /** From the wind-up to the mitt, when somebody walks home on it. Agreed figure; its spread is judgement. */
@@ -121,13 +134,13 @@ const HOME_TAG: Spread = { meanSeconds: 0.44, sdSeconds: 0.15 };
  * is typical. Pops count for the base they were thrown to; a run rests on all his runs.
  */
 export function legsOf(question: StealQuestion): Legs {
-  const { base, kind } = question;
+  const { base, kind, supposed } = question;
   const { level } = question.field;
   const delayed = kind === 'delayed';
   return {
-    pitch: delayed ? null : supposing(pitchLeg(question), question.pitchSeconds),
+    pitch: delayed ? null : supposing(pitchLeg(question), supposed?.pitch),
     surprise: delayed ? given('surprise', SURPRISE) : null,
-    pop: base === 'home' ? null : popLeg(question, base),
+    pop: base === 'home' ? null : supposing(popLeg(question, base), supposed?.pop),
     tag:
       base === 'home'
         ? given('tag', HOME_TAG)
@@ -135,16 +148,17 @@ export function legsOf(question: StealQuestion): Legs {
             meanSeconds: level.tag.onLineSeconds,
             sdSeconds: level.tag.onLineSdSeconds,
           }),
-    jump: delayed ? null : jumpLeg(question),
-    run: runLeg(question),
+    jump: delayed ? null : supposing(jumpLeg(question), supposed?.jump),
+    run: supposing(runLeg(question), supposed?.run),
     start: startOf(kind, base, question.field.ruleset, question.leadFeet),
   };
 }
 
-function supposing(leg: Leg | null, meanSeconds: number | undefined): Leg | null {
-  return leg && meanSeconds !== undefined
-    ? { ...leg, spread: { ...leg.spread, meanSeconds } }
-    : leg;
+/** The mean is taken at its word, to the hundredth that it is said in; how uneven that person is stays. */
+function supposing<T extends Leg | null>(leg: T, meanSeconds: number | undefined): T | Leg {
+  if (leg === null || meanSeconds === undefined) return leg;
+  const even = given(leg.name, { meanSeconds, sdSeconds: leg.spread.spreadSeconds });
+  return { ...even, basis: 'supposed', spread: lessSure(even.spread, SUPPOSED_DOUBT_SECONDS) };
 }
 
 function pitchLeg(question: StealQuestion): Leg | null {

@@ -232,13 +232,14 @@ export function footWorth(
   question: StealQuestion,
   steal: Steal,
 ): { seconds: number; chance: number } {
-  const { start, run } = steal.legs;
-  const farther = {
-    kind: 'steal',
-    leadFeet: start.leadFeet + 1,
-    startSpeed: start.speed,
-  } as const;
-  const then = predictRun(question.runner.form.fit, farther, question.field).meanSeconds;
-  const seconds = run.spread.meanSeconds - then;
+  const { start } = steal.legs;
+  const from = (leadFeet: number): number =>
+    predictRun(
+      question.runner.form.fit,
+      { kind: 'steal', leadFeet, startSpeed: start.speed },
+      question.field,
+    ).meanSeconds;
+  // Between two predictions: a supposed run says nothing of how quick they are at the bag.
+  const seconds = from(start.leadFeet) - from(start.leadFeet + 1);
   return { seconds, chance: steal.chanceWith(seconds) - steal.chance };
 }

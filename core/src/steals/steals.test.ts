@@ -127,10 +127,25 @@ describe('what a steal is judged by', () => {
     expect(jump('left', 'third')).toBe(jump('right', 'third'));
   });
 
-  it('can be supposed of a pitcher, as even as he is', () => {
-    const own = legsOf(ask(well)).pitch;
-    const supposed = legsOf({ ...ask(well), pitchSeconds: 1.2 }).pitch;
-    expect(supposed).toEqual({ ...own, spread: { ...own?.spread, meanSeconds: 1.2 } });
+  it('can be supposed of anybody: taken at its word, and as uneven as they are', () => {
+    const own = legsOf(ask(well));
+    const supposed = legsOf({ ...ask(well), supposed: { pitch: 1.2, run: 3.4 } });
+    expect(supposed.pitch).toMatchObject({ basis: 'supposed', count: 0 });
+    expect(supposed.pitch?.spread).toMatchObject({
+      meanSeconds: 1.2,
+      meanSdSeconds: 0.01,
+      spreadSeconds: own.pitch?.spread.spreadSeconds,
+    });
+    expect(supposed.run.spread.meanSeconds).toBe(3.4);
+    expect(supposed.pop).toEqual(own.pop);
+  });
+
+  it('leaves a foot of lead worth what it was when a run is supposed', () => {
+    const known = ask(well);
+    const supposed = { ...known, supposed: { run: 3.2 } };
+    const worth = (question: StealQuestion) =>
+      footWorth(question, judgeSteal(question, judging)).seconds;
+    expect(worth(supposed)).toBeCloseTo(worth(known), 9);
   });
 
   it('learns of a run from other runs', () => {

@@ -14,3 +14,5 @@ export type ThumbRepId = Id<'thumb-rep'>;
 export type TogetherId = Id<'together'>;
 export type GateDeviceId = Id<'gate-device'>;
 export type GateRunId = Id<'gate-run'>;
+export type GameId = Id<'game'>;
+export type GameEntryId = Id<'game-entry'>;

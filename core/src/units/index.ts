@@ -2,6 +2,8 @@ export { BASES, TARGET_BASES, type Base, type TargetBase } from './bases.ts';
 export { dayIn, isTimeZone } from './days.ts';
 export type {
   AccountId,
+  GameEntryId,
+  GameId,
   GateDeviceId,
   GateRunId,
   Id,
@@ -14,4 +16,4 @@ export type {
   ThumbRepId,
   TogetherId,
 } from './ids.ts';
-export { roundToMillisecond, secondsBetween } from './quantities.ts';
+export { FEET_PER_METER, roundToMillisecond, secondsBetween } from './quantities.ts';

@@ -17,3 +17,6 @@ export function roundToMillisecond(seconds: number): number {
 export function secondsBetween(fromMs: number, toMs: number): number {
   return roundToMillisecond((toMs - fromMs) / 1000);
 }
+
+/** Feet in a meter. By definition a foot is .3048 m. */
+export const FEET_PER_METER = 1 / 0.3048;

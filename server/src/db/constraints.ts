@@ -47,6 +47,11 @@ const REASONS: Record<string, Reason> = {
   batting_order__person: { ...NOBODY_KNOWN, path: 'personIds' },
   gate_devices__runner_id: NOBODY_KNOWN,
   gate_runs__person_id: NOBODY_KNOWN,
+  games__opponent_id: {
+    status: 422,
+    path: 'opponentId',
+    message: 'Choose one of your opponents.',
+  },
   invites__team_id_id: TAKEN,
   readings__moved_from: {
     status: 422,

@@ -22,7 +22,7 @@ import type { DemoPerson } from './world.ts';
 const THUMB_SECONDS = 0.05;
 const MS_PER_DAY = 24 * 60 * 60 * 1000;
 /** The watch is out on these days before today. */
-const DAYS_AGO = [2, 5, 9, 12, 16, 20];
+const DAYS_AGO = [1, 2, 3, 4, 5, 6];
 
 export interface DemoReading extends ReadingDraft {
   asideReason: AsideReason | null;
@@ -30,7 +30,7 @@ export interface DemoReading extends ReadingDraft {
 
 type What = ReadingContext;
 
-/** Times of one person as a coach would have taken them, his own spread and the thumb's in them. */
+/** Times of one person as a coach would have taken them, their own spread and the thumb's in them. */
 export function readingsOf(
   random: Random,
   person: DemoPerson & { id: PersonId; ours: boolean },
@@ -69,7 +69,7 @@ export function readingsOf(
   return made.filter((each) => describeMisfit(each) === null);
 }
 
-/** How somebody runs, so that all his runs are of one runner. */
+/** How somebody runs, so that all their runs are of one runner. */
 export function gaitOf({ quick }: Pick<DemoPerson, 'quick'>, { level }: Conditions): Gait {
   // Being quick is top speed and start in equal parts.
   const share = quick * Math.SQRT1_2;

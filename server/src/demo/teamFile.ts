@@ -15,7 +15,6 @@ import { makeUuid } from './uuid.ts';
 import type { DemoPerson, DemoTeam } from './world.ts';
 
 type Timer = Pick<Account, 'id' | 'name'>;
-const BATTERS = 9;
 
 /**
  * A team of the demo world as its file: it comes in the way any other does.
@@ -51,6 +50,7 @@ export function demoTeamFile(
     testDives: [],
     batting: [],
     battingOrder: { personIds: [] },
+    games: [],
   };
   const add = (demo: DemoPerson, opponentId: OpponentId | null): void => {
     const person = personOf(demo, makeUuid(random) as PersonId, opponentId);
@@ -71,15 +71,15 @@ export function demoTeamFile(
     file.opponents.push({ id, name, retired: false });
     for (const demo of people) add(demo, id);
   }
-  const nth = new Map<OpponentId | null, number>();
-  for (const { id, opponentId } of file.people) {
-    const place = (nth.get(opponentId) ?? 0) + 1;
-    nth.set(opponentId, place);
-    file.batting.push(seasonOf(random, id, place, opponentId === null));
-  }
-  // The first nine of the roster bat, as they stand there.
   const ours = file.people.filter(({ opponentId }) => opponentId === null);
-  file.battingOrder.personIds = ours.slice(0, BATTERS).map(({ id }) => id);
+  const batting = team.order.flatMap((number) => ours.filter((each) => each.number === number));
+  file.battingOrder.personIds = batting.map(({ id }) => id);
+  const bench = ours.filter((each) => !batting.includes(each));
+  const sides = [[...batting, ...bench], ...file.opponents.map(({ id }) => theirOrder(file, id))];
+  for (const side of sides) {
+    for (const [place, { id, opponentId }] of side.entries())
+      file.batting.push(seasonOf(random, id, place, opponentId === null));
+  }
   return file;
 }
 
@@ -129,12 +129,19 @@ function splitsOf(random: Random, run: GateRun): DemoReading[] {
   }));
 }
 
-/** A season at bat of about this much: whoever stands first on the roster is better, more or less. */
-function seasonOf(random: Random, personId: PersonId, nth: number, ours: boolean): BattingRecord {
+/** Those of an opponent as they would bat: their pitchers last. */
+function theirOrder({ people }: TeamFile, opponentId: OpponentId): Person[] {
+  const theirs = people.filter((person) => person.opponentId === opponentId);
+  const pitches = ({ positions }: Person): number => (positions.includes('P') ? 1 : 0);
+  return theirs.toSorted((a, b) => pitches(a) - pitches(b));
+}
+
+/** A season at bat of about this much: whoever bats first is better, more or less. */
+function seasonOf(random: Random, personId: PersonId, place: number, ours: boolean): BattingRecord {
   const plateAppearances = 34 + Math.floor(random() * 36);
   const share = (usual: number): number =>
-    Math.round(plateAppearances * usual * (0.6 + 0.8 * random()));
-  const hits = share(Math.max(0.12, (ours ? 0.38 : 0.33) - nth * 0.025));
+    Math.round(plateAppearances * usual * (0.8 + 0.4 * random()));
+  const hits = share(Math.max(0.12, (ours ? 0.36 : 0.33) - place * 0.02));
   const doubles = Math.floor(hits * 0.2 * random() * 2);
   const triples = random() < 0.3 ? 1 : 0;
   const buntTries = Math.floor(random() * 9);

@@ -9,17 +9,17 @@ export interface DemoPerson {
   throws: Hand;
   bats: SideOfPlate;
   positions: Position[];
-  /** How much quicker he is than is usual for the level, in standard deviations between players. */
+  /** How much quicker than is usual for the level, in standard deviations between players. */
   quick: number;
-  /** How many times he was timed at his main job; 0: not yet. */
+  /** How many times they were timed at their main job; 0: not yet. */
   timed: number;
   /** How many of a pitcher's deliveries were slide steps; of a catcher's throws to third; of a runner's steals of third. */
   otherTimed: number;
-  /** His own lead off first, feet, found by test dives; absent: the usual one, never tried. */
+  /** Their own lead off first, feet, found by test dives; absent: the usual one, never tried. */
   lead?: number;
-  /** His times are of last month. */
+  /** Their times are of last month. */
   old?: true;
-  /** A wrong tap of his is not set aside yet. */
+  /** A wrong tap of theirs is not set aside yet. */
   slipped?: true;
 }
 
@@ -28,6 +28,8 @@ export interface DemoTeam {
   preset: PresetName;
   level: LevelName;
   roster: DemoPerson[];
+  /** Shirt numbers of those who bat, in order: the quick and the good first. */
+  order: string[];
   opponents: { name: string; people: DemoPerson[] }[];
 }
 
@@ -84,6 +86,7 @@ export const DEMO_TEAMS: DemoTeam[] = [
       person('27', 'Lio Marchetti', 'RR', ['C', 'DH'], -1.1, 5, 2),
       person('33', 'Bram Oyelaran', 'RR', ['2B'], 0.9, 0),
     ],
+    order: ['4', '2', '11', '5', '7', '8', '14', '15', '19'],
     opponents: [
       {
         name: 'Millrace Otters',
@@ -95,6 +98,13 @@ export const DEMO_TEAMS: DemoTeam[] = [
           person('9', 'Vance Tolliver', 'RR', ['C'], 0.5, 9, 4),
           person('25', 'Hemi Quill', 'RR', ['C'], 1.2, 5),
           person('6', 'Soren Abara', 'RL', ['CF'], 1.2, 3),
+          person('3', 'Ilan Vasquez-Wren', 'RR', ['SS'], 0.9, 0),
+          person('5', 'Tobias Nwosu', 'RL', ['2B'], 0.4, 0),
+          person('14', 'Rune Castellow', 'RR', ['3B'], -0.3, 0),
+          person('21', 'Amadou Fisk', 'LL', ['1B'], -0.8, 0),
+          person('8', 'Leif Okoro', 'RR', ['LF'], 0.5, 0),
+          person('27', 'Paulo Brannigan', 'RR', ['RF'], 0.1, 0),
+          person('30', 'Jae Holloway', 'RS', ['DH'], -0.5, 0),
         ],
       },
       {
@@ -107,6 +117,12 @@ export const DEMO_TEAMS: DemoTeam[] = [
           person('28', 'Ari Sundberg', 'RR', ['C'], 0.1, 0),
           person('7', 'Yannick Dahl', 'RR', ['RF'], 0.6, 5),
           person('14', 'Obi Lysander', 'LL', ['CF'], -0.4, 4),
+          person('4', 'Dmitri Oyelowo', 'RR', ['SS'], 1.1, 0),
+          person('6', 'Kenji Barlow', 'RS', ['2B'], 0.7, 0),
+          person('12', 'Nils Adeleke', 'RR', ['3B'], 0.1, 0),
+          person('20', 'Ruben Stroud', 'LL', ['1B'], -1, 0),
+          person('19', 'Mako Ferrante', 'RL', ['LF'], 0.3, 0),
+          person('31', 'Tevita Lunde', 'RR', ['DH'], -0.6, 0),
         ],
       },
       {
@@ -117,6 +133,14 @@ export const DEMO_TEAMS: DemoTeam[] = [
           person('34', 'Matteo Thorne', 'LL', ['P'], -0.6, 0),
           person('13', 'Isak Fairweather', 'RR', ['C'], -1, 7, 2),
           { ...person('20', 'Dov Carmody', 'RR', ['C'], 0.4, 4), old: true },
+          person('2', 'Elias Tran-Moor', 'RR', ['SS'], 1, 0),
+          person('5', 'Otis Bjelland', 'RL', ['2B'], 0.6, 0),
+          person('8', 'Farid Lockwood', 'RR', ['3B'], -0.2, 0),
+          person('11', 'Gustav Amara', 'LL', ['1B'], -0.9, 0),
+          person('22', 'Wiremu Stone', 'RR', ['LF'], 0.2, 0),
+          person('24', 'Casper Idris', 'RL', ['CF'], 1.3, 0),
+          person('29', 'Luca Penhallow', 'RR', ['RF'], 0.4, 0),
+          person('30', 'Hugo Mwangi', 'RR', ['DH'], -0.4, 0),
         ],
       },
     ],
@@ -139,15 +163,24 @@ export const DEMO_TEAMS: DemoTeam[] = [
       person('31', 'Zofia Lamb', 'RR', ['C', 'DH'], -0.9, 5),
       person('44', 'Imani Vesterholm', 'RS', ['RF', 'LF'], 1.8, 0),
     ],
+    order: ['1', '3', '6', '17', '8', '9', '12', '14', '20'],
     opponents: [
       {
-        name: 'Kelp Harbour Eiders',
+        name: 'Kelp Harbor Eiders',
         people: [
           person('5', 'Petra Okonjo', 'RR', ['P'], 0.8, 10),
           person('11', 'Wynn Castellan', 'LL', ['P'], -0.3, 7),
           person('22', 'Rosalind Achebe-Moor', 'RR', ['P'], 1.5, 3),
           person('7', 'Marisol Dunmore', 'RR', ['C'], 0.4, 9, 3),
           person('19', 'Kaia Brandt-Osei', 'RR', ['C'], -0.8, 5),
+          person('1', 'Suri Halvorsen', 'RL', ['CF'], 1.2, 0),
+          person('3', 'Amara Winslow', 'RR', ['SS'], 0.8, 0),
+          person('8', 'Leila Strand', 'RR', ['2B'], 0.5, 0),
+          person('10', 'Tuva Mensah', 'RR', ['3B'], 0, 0),
+          person('13', 'Gwen Otieno', 'LL', ['1B'], -0.7, 0),
+          person('17', 'Pilar Nygaard', 'RL', ['LF'], 0.6, 0),
+          person('24', 'Rosa Kealoha', 'RR', ['RF'], 0.2, 0),
+          person('30', 'Ebba Carrow', 'RR', ['DH'], -0.3, 0),
         ],
       },
       {
@@ -157,6 +190,14 @@ export const DEMO_TEAMS: DemoTeam[] = [
           person('15', 'Thandi Lockhart', 'RR', ['P'], 0.2, 6),
           person('10', 'Bea Rasmussen', 'RR', ['C'], -0.5, 7, 2),
           person('27', 'Priya Vantongeren', 'RR', ['C'], 0.6, 0),
+          person('1', 'Ida Mabaso', 'RL', ['CF'], 1, 0),
+          person('4', 'Noor Fairbanks', 'RR', ['SS'], 0.9, 0),
+          person('6', 'Mele Tarrant', 'RL', ['2B'], 0.4, 0),
+          person('12', 'Katya Rowe', 'RR', ['3B'], -0.1, 0),
+          person('16', 'Bibi Lindqvist', 'RR', ['1B'], -0.9, 0),
+          person('20', 'Sena Alvarado', 'RR', ['LF'], 0.3, 0),
+          person('23', 'Orla Deng', 'RR', ['RF'], 0.1, 0),
+          person('33', 'Maeve Santoro', 'RR', ['DH'], -0.5, 0),
         ],
       },
       {
@@ -167,6 +208,13 @@ export const DEMO_TEAMS: DemoTeam[] = [
           person('21', 'Eilidh Moreau', 'RR', ['C'], 1, 6, 2),
           { ...person('26', 'Selma Kitigan', 'RR', ['C'], 0, 4), old: true },
           person('9', 'Rhea Montclair', 'RR', ['LF'], 0.3, 4),
+          person('2', 'Zadie Horn', 'RL', ['CF'], 1.1, 0),
+          person('5', 'Ayumi Grant', 'RR', ['SS'], 0.7, 0),
+          person('8', 'Fenna Abiola', 'RR', ['2B'], 0.5, 0),
+          person('11', 'Jo Marisco', 'RR', ['3B'], 0, 0),
+          person('13', 'Dagny Owusu', 'RR', ['1B'], -0.8, 0),
+          person('17', 'Viola Reyes', 'RL', ['RF'], 0.2, 0),
+          person('29', 'Petal Strome', 'RR', ['DH'], -0.4, 0),
         ],
       },
     ],

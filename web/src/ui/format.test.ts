@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { feet, giveOrTake, seconds, timesCount, percent } from './format.ts';
+import { giveOrTake, seconds, timesCount, percent } from './format.ts';
 
 describe('the words of figures', () => {
   it('give seconds two decimals and hold on to the unit', () => {
@@ -7,15 +7,6 @@ describe('the words of figures', () => {
     expect(seconds(0)).toBe('.00\u00a0s');
     expect(seconds(-0.12)).toBe('\u2212.12\u00a0s');
     expect(seconds(-0.001)).toBe('.00\u00a0s');
-  });
-
-  it.each([
-    [2.9, '3\u00a0ft'],
-    [-2.9, '3\u00a0ft'],
-    [4.3, '4.5\u00a0ft'],
-    [0.2, '0\u00a0ft'],
-  ])('give %f ft to the half foot', (value, words) => {
-    expect(feet(value)).toBe(words);
   });
 
   it('say give or take as a coach does, without the nought', () => {

@@ -3,24 +3,19 @@ const SPACE = '\u00a0';
 
 /** Seconds as a coach reads them: two decimals and the unit, no zero before the point. Below zero: a runner who left early. @example seconds(1.384) // '1.38 s' */
 export function seconds(value: number): string {
-  const sign = value <= -0.005 ? '\u2212' : '';
-  return `${sign}${hundredths(Math.abs(value))}${SPACE}s`;
+  return `${hundredths(value)}${SPACE}s`;
 }
 
 /** The figure of seconds without its unit. @example hundredths(0.162) // '.16' */
 export function hundredths(value: number): string {
-  return value.toFixed(2).replace(/^0\./, '.');
+  const figure = Math.abs(value).toFixed(2).replace(/^0\./, '.');
+  return value <= -0.005 ? `\u2212${figure}` : figure;
 }
 
 /** A chance in whole percents; nothing is ever certain. @example percent(0.834) // '83%' */
 export function percent(chance: number): string {
   if (chance > 0.995) return '99+%';
   return `${String(Math.round(chance * 100))}%`;
-}
-
-/** Feet to the half foot, without a sign. @example feet(-2.9) // '3 ft' */
-export function feet(value: number): string {
-  return `${String(Math.round(Math.abs(value) * 2) / 2)}${SPACE}ft`;
 }
 
 /** @example giveOrTake(0.052) // 'give or take .05' */

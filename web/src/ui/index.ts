@@ -5,6 +5,18 @@ import './bootstrap.scss';
 import './base.scss';
 
 export { Choice } from './Choice.tsx';
+export {
+  distance,
+  distanceAsTaken,
+  distanceDown,
+  distanceText,
+  distanceUnit,
+  inUnit,
+  showDistancesIn,
+  typedFeet,
+  useDistanceUnit,
+  type DistanceUnit,
+} from './distance.ts';
 export { Empty, Failure, Loading } from './States.tsx';
 export { FormDialog } from './FormDialog.tsx';
 export { FormEnd } from './FormEnd.tsx';
@@ -12,7 +24,6 @@ export { FrontPage } from './FrontPage.tsx';
 export { Fault } from './Fault.tsx';
 export { FormField } from './FormField.tsx';
 export {
-  feet,
   giveOrTake,
   hundredths,
   longDate,
@@ -21,6 +32,7 @@ export {
   shortDate,
   timesCount,
 } from './format.ts';
+export { Folded } from './Folded.tsx';
 export { How } from './How.tsx';
 export { Mark } from './Mark.tsx';
 export { notify, Notices } from './Notices.tsx';

@@ -3,6 +3,7 @@ import type { Team } from '@bradyon/contract/teams';
 import type { TeamId } from '@bradyon/core/units';
 import type { Tx } from '../../db/query.ts';
 import { Problem } from '../../http/problem.ts';
+import { restoreGames } from '../games/index.ts';
 import { restoreRuns } from '../gates/index.ts';
 import { restoreBatting, restoreOrder } from '../innings/index.ts';
 import { restoreDives } from '../leads/index.ts';
@@ -42,5 +43,6 @@ export async function restoreTeam(
   await restoreDives(tx, file.testDives);
   await restoreBatting(tx, file.batting);
   await restoreOrder(tx, file.battingOrder);
+  await restoreGames(tx, file.games);
   return selectTeam(tx, id);
 }

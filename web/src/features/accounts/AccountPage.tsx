@@ -4,7 +4,16 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
 import { request, useContractForm } from '../../api/index.ts';
-import { FormDialog, FormEnd, FrontPage, notify, useTitle } from '../../ui/index.ts';
+import {
+  Choice,
+  FormDialog,
+  FormEnd,
+  FrontPage,
+  notify,
+  showDistancesIn,
+  useDistanceUnit,
+  useTitle,
+} from '../../ui/index.ts';
 import { NewPasswordField, PasswordField } from './fields.tsx';
 import { forgetDevice, useAccount } from './useAccount.ts';
 
@@ -13,6 +22,7 @@ export function AccountPage() {
   useTitle('Account');
   const { account } = useAccount();
   const [isDeleting, setIsDeleting] = useState(false);
+  const unit = useDistanceUnit();
   const everywhere = async (): Promise<void> => {
     try {
       await request('DELETE', '/api/accounts/sessions');
@@ -27,6 +37,17 @@ export function AccountPage() {
       <p>
         {account?.name}, {account?.email}
       </p>
+      <Choice
+        label="Distances on this device"
+        showLabel
+        value={unit}
+        options={[
+          { value: 'ft', text: 'Feet' },
+          { value: 'm', text: 'Meters' },
+        ]}
+        onChange={showDistancesIn}
+      />
+      <hr />
       <ChangePassword />
       <hr />
       <Button variant="outline-primary" onClick={() => void everywhere()}>

@@ -25,7 +25,15 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
 import { request } from '../../api/index.ts';
-import { Choice, Failure, Loading, notify, seconds, useTitle } from '../../ui/index.ts';
+import {
+  Choice,
+  Failure,
+  Loading,
+  notify,
+  seconds,
+  useTitle,
+  distanceUnit,
+} from '../../ui/index.ts';
 import { useBatting } from '../innings/index.ts';
 import { personLabel, usePeople } from '../people/index.ts';
 import { TeamTabs, useTeam } from '../teams/index.ts';
@@ -224,7 +232,7 @@ function TimesIn() {
   const client = useQueryClient();
   const { people, opponents } = usePeople(team.id);
   const all = useReadings(team.id).all();
-  const [unit, setUnit] = useState<DistanceUnit>('ft');
+  const [unit, setUnit] = useState<DistanceUnit>(distanceUnit());
   const known = { people, opponents, ourName: team.name, readings: all };
   const kind: CsvKind<ReadingColumn, ReadingDraft> = {
     columns: READING_COLUMNS,

@@ -3,7 +3,7 @@ import { Copy, Radio, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { FormField, notify } from '../../ui/index.ts';
+import { FormField, notify, distanceAsTaken } from '../../ui/index.ts';
 import { personLabel, PersonSelect, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { sendSimulatedRun, useGates } from './useGates.ts';
@@ -42,7 +42,7 @@ export function DeviceCard({
       );
       await gates.refresh();
       notify(
-        `${answer.personName}: ${String(answer.readings)} times${answer.missedFeet.length > 0 ? `, beam at ${answer.missedFeet.join(' and ')} ft missed` : ''}`,
+        `${answer.personName}: ${String(answer.readings)} times${answer.missedFeet.length > 0 ? `, beam at ${answer.missedFeet.map(distanceAsTaken).join(' and ')} missed` : ''}`,
       );
     } catch (error) {
       notify(error instanceof Error ? error.message : 'The run was not sent. Try again.');

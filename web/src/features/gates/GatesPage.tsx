@@ -2,7 +2,16 @@ import type { GateRun } from '@bradyon/contract/gates';
 import { splitsOfBeams } from '@bradyon/core/timing';
 import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
-import { Empty, Failure, Loading, longDate, seconds, useTitle } from '../../ui/index.ts';
+import {
+  Empty,
+  Failure,
+  Loading,
+  longDate,
+  seconds,
+  useTitle,
+  distanceAsTaken,
+  distanceText,
+} from '../../ui/index.ts';
 import { usePeople } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { TimeTabs } from '../timing/index.ts';
@@ -96,7 +105,7 @@ function RunRow({ run, name }: { run: GateRun; name: string }) {
         {splits.map(({ fromFeet, toFeet, seconds: value }) => (
           <li key={`${String(fromFeet)} ${String(toFeet)}`}>
             <span className="quiet">
-              {fromFeet} to {toFeet} ft
+              {distanceText(fromFeet)} to {distanceAsTaken(toFeet)}
             </span>
             <strong className="figure">{seconds(value)}</strong>
           </li>
@@ -104,8 +113,9 @@ function RunRow({ run, name }: { run: GateRun; name: string }) {
       </ul>
       {missedFeet.length > 0 && (
         <p className="gate-missed">
-          <TriangleAlert size={16} aria-hidden="true" /> The beam at {missedFeet.join(' and ')} ft
-          missed the runner. That split was not timed.
+          <TriangleAlert size={16} aria-hidden="true" /> The beam at{' '}
+          {missedFeet.map(distanceAsTaken).join(' and ')} missed the runner. That split was not
+          timed.
         </p>
       )}
     </li>

@@ -1,7 +1,7 @@
 import { How } from '../../ui/index.ts';
 import { platesHere } from './plate.ts';
 import type { OddsInView } from './useOdds.ts';
-import { gainText, PLATE_TEXT, plateHow } from './words.ts';
+import { forUsText, PLATE_TEXT, plateHow } from './words.ts';
 
 /** What the batter, and whoever pitches to him, may choose here; a tap says how it comes about. */
 export function AtThePlate({ view: { game, situation, up } }: { view: OddsInView }) {
@@ -15,14 +15,8 @@ export function AtThePlate({ view: { game, situation, up } }: { view: OddsInView
           <li key={plate.choice}>
             <details>
               <summary>
-                <span className="odds-name">
-                  {PLATE_TEXT[plate.choice]}
-                  {plate.choice === 'walk' && ours ? ' (they do)' : ''}
-                  {(plate.choice === 'sacrifice' || plate.choice === 'squeeze') && !ours
-                    ? ' (they do)'
-                    : ''}
-                </span>
-                <strong className="figure">{gainText(plate.gain, situation.by)}</strong>
+                <span className="odds-name">{PLATE_TEXT[situation.batting][plate.choice]}</span>
+                <strong className="figure">{forUsText(plate.gain, situation.by)}</strong>
               </summary>
               <p>{plateHow(plate, situation.by, ours ? up : null)}</p>
             </details>

@@ -19,7 +19,7 @@ import { GripVertical, X } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import { personLabel } from '../people/index.ts';
 import type { Spot } from './lineup.ts';
-import { gainText, neededText, shareText } from './words.ts';
+import { neededText, shareText, signedRuns } from './words.ts';
 
 /** The order, moved by hand or by the keys. */
 export function BattingOrder({
@@ -49,17 +49,25 @@ export function BattingOrder({
       }}
     >
       <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-        <ol className="lineup card-box">
-          {spots.map((spot, index) => (
-            <Place
-              key={spot.batter.person.id}
-              spot={spot}
-              nth={index + 1}
-              onChange={onChange}
-              onLeave={onLeave}
-            />
-          ))}
-        </ol>
+        <div className="lineup-table card-box">
+          <div className="lineup-head" aria-hidden="true">
+            <span className="lineup-head-name">Batter</span>
+            <span>Leading off, runs</span>
+            <span>Sacrifice, runs</span>
+            <span>Steal needs</span>
+          </div>
+          <ol className="lineup">
+            {spots.map((spot, index) => (
+              <Place
+                key={spot.batter.person.id}
+                spot={spot}
+                nth={index + 1}
+                onChange={onChange}
+                onLeave={onLeave}
+              />
+            ))}
+          </ol>
+        </div>
       </SortableContext>
     </DndContext>
   );
@@ -116,7 +124,7 @@ function Place({
         <span className="lineup-fact">
           <small>sacrifice</small>
           <strong className="figure">
-            {buntGain === null ? 'not allowed' : gainText(buntGain, 'runs')}
+            {buntGain === null ? 'not allowed' : signedRuns(buntGain)}
           </strong>
         </span>
         <span className="lineup-fact">

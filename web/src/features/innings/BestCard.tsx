@@ -17,7 +17,7 @@ import type { OddsInView } from './useOdds.ts';
 export type Columns = 'leads' | 'batters';
 
 const LEADS = [-3, -2, -1, 0, 1, 2];
-/** Less than this much chance to win is within the doubt of the inputs. */
+/** Less than this much chance to win is too close to call. */
 const DOUBT = 0.005;
 const ACTION_TEXT: Record<Action, string> = {
   swing: '',
@@ -35,7 +35,7 @@ const SHORT_TEXT: Record<Action, string> = {
   double: 'both',
 };
 
-/** The card itself: by score with one batter up, or all batters at one score. */
+/** The card itself: by score with one batter up, or all batters at one score; only where something beats swinging. */
 export function BestCard({
   view: { game, situation, order, theirs, level },
   best,
@@ -63,6 +63,15 @@ export function BestCard({
           name: game.ours.length === 1 ? 'anybody' : nameOf(order[nth], paper),
           choose: at({ lead, spot: nth }),
         }));
+  const ownChances = columns === 'batters' && steals?.length === shown.length ? steals : null;
+  const rows = BASES_IN_ORDER.flatMap((bases) =>
+    [0, 1, 2].flatMap((outs) => {
+      const cells = shown.map(({ choose }) =>
+        choiceText(choose(baseOut(bases, outs)), bases, texts),
+      );
+      return cells.some((cell) => cell !== '') ? [{ bases, outs, cells }] : [];
+    }),
+  );
   return (
     <>
       <h2>
@@ -74,52 +83,53 @@ export function BestCard({
           : `, ${scoreText(situation.lead)}`}
       </h2>
       <p>
-        Against {theirs.name}. Blank: swing away.
+        Against {theirs.name}. Anything not listed, and every blank: swing away.
         {columns === 'batters' && ' 2nd, 3rd: steal it; both: double steal.'} In brackets: too close
         to call.
       </p>
-      <table className={columns === 'leads' ? 'best-table' : 'best-table best-narrow'}>
-        <thead>
-          <tr>
-            <th scope="col">Bases</th>
-            <th scope="col">Out</th>
-            {shown.map(({ name }, index) => (
-              <th key={index} scope="col">
-                {name}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {BASES_IN_ORDER.flatMap((bases) =>
-            [0, 1, 2].map((outs) => (
-              <tr key={`${String(bases)} ${String(outs)}`}>
-                <th scope="row">
-                  <span className={outs === 0 ? undefined : 'visually-hidden'}>
-                    {BASES_TEXT[bases]}
-                  </span>
-                </th>
-                <td>{outs}</td>
-                {shown.map(({ choose }, index) => (
-                  <td key={index}>{choiceText(choose(baseOut(bases, outs)), bases, texts)}</td>
-                ))}
-              </tr>
-            )),
-          )}
-          {columns === 'batters' && steals?.length === shown.length && (
+      {rows.length === 0 && (
+        <p>
+          <strong>Nothing beats swinging away here.</strong>
+        </p>
+      )}
+      {(rows.length > 0 || ownChances !== null) && (
+        <table className={columns === 'leads' ? 'best-table' : 'best-table best-narrow'}>
+          <thead>
             <tr>
-              <th scope="row" colSpan={2}>
-                Safe at 2nd / 3rd
-              </th>
-              {steals.map(({ second, third }, index) => (
-                <td key={index}>
-                  {wholePercent(second)} / {wholePercent(third)}
-                </td>
+              <th scope="col">Bases</th>
+              <th scope="col">Out</th>
+              {shown.map(({ name }, index) => (
+                <th key={index} scope="col">
+                  {name}
+                </th>
               ))}
             </tr>
-          )}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {rows.map(({ bases, outs, cells }) => (
+              <tr key={`${String(bases)} ${String(outs)}`}>
+                <th scope="row">{BASES_TEXT[bases]}</th>
+                <td>{outs}</td>
+                {cells.map((cell, index) => (
+                  <td key={index}>{cell}</td>
+                ))}
+              </tr>
+            ))}
+            {ownChances && (
+              <tr>
+                <th scope="row" colSpan={2}>
+                  Safe at 2nd / 3rd
+                </th>
+                {ownChances.map(({ second, third }, index) => (
+                  <td key={index}>
+                    {wholePercent(second)} / {wholePercent(third)}
+                  </td>
+                ))}
+              </tr>
+            )}
+          </tbody>
+        </table>
+      )}
       <p>
         <small>
           {steals === null

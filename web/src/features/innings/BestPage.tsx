@@ -1,11 +1,12 @@
 import { lastOwnInning, type StealChances } from '@bradyon/core/innings';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Choice, Failure, How, Loading, Sheet, Stepper, useTitle } from '../../ui/index.ts';
+import { Choice, Failure, Folded, How, Loading, Sheet, Stepper, useTitle } from '../../ui/index.ts';
 import { CatcherSelect, FacingSelect, PitcherSelect } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { MOST_LEAD } from './best.ts';
 import { BestCard, type Columns } from './BestCard.tsx';
+import { HalfChoice } from './HalfChoice.tsx';
 import { inWorker } from './heavy.ts';
 import './OddsPage.scss';
 import { OddsTabs } from './OddsTabs.tsx';
@@ -25,7 +26,7 @@ export function BestPage() {
 
 function Choices({ view }: { view: OddsInView }) {
   const team = useTeam();
-  const { game, situation, set, order, up, level } = view;
+  const { game, situation, set, order, up, level, theirs } = view;
   const [columns, setColumns] = useState<Columns>('leads');
   const own = useStealChances(order);
   // One average batter stands for all where nobody's season is known: so do the legs.
@@ -58,61 +59,55 @@ function Choices({ view }: { view: OddsInView }) {
         <h1>Best choices</h1>
         <OddsTabs />
       </div>
-      <div className="best-set no-print">
-        <Choice
-          label="We bat in the"
-          value={situation.half}
-          options={[
-            { value: 'top', text: 'Top' },
-            { value: 'bottom', text: 'Bottom' },
-          ]}
-          onChange={(half) => {
-            set({ half });
-          }}
-        />
-        <Stepper
-          label="Inning"
-          value={situation.inning}
-          step={1}
-          min={1}
-          max={lastOwnInning(game.rules)}
-          text={(inning) =>
-            inning > game.rules.innings ? `${String(inning)}, extra` : String(inning)
-          }
-          onChange={(inning) => {
-            set({ inning });
-          }}
-        />
-        <Choice
-          label="Rows by"
-          value={columns}
-          options={[
-            { value: 'leads', text: 'Scores' },
-            { value: 'batters', text: 'Batters' },
-          ]}
-          onChange={setColumns}
-        />
-        {columns === 'leads' && isLineup ? (
-          <UpSelect label="Up" view={view} />
-        ) : (
-          columns === 'batters' && (
-            <Stepper
-              label="Our lead"
-              value={situation.lead}
-              step={1}
-              min={-MOST_LEAD}
-              max={MOST_LEAD}
-              text={scoreText}
-              onChange={(lead) => {
-                set({ lead });
-              }}
-            />
-          )
-        )}
-        <FacingSelect />
-        <PitcherSelect label="Pitcher" />
-        <CatcherSelect label="Catcher" />
-      </div>
+      <Folded
+        chosen={`Inning ${String(situation.inning)}, ${theirs.name}${columns === 'leads' && isLineup && up ? `, ${up.person.name} up` : ''}`}
+      >
+        <div className="control-row best-set">
+          <HalfChoice view={view} />
+          <Stepper
+            label="Inning"
+            value={situation.inning}
+            step={1}
+            min={1}
+            max={lastOwnInning(game.rules)}
+            text={(inning) =>
+              inning > game.rules.innings ? `${String(inning)}, extra` : String(inning)
+            }
+            onChange={(inning) => {
+              set({ inning });
+            }}
+          />
+          <Choice
+            label="Rows by"
+            value={columns}
+            options={[
+              { value: 'leads', text: 'Scores' },
+              { value: 'batters', text: 'Batters' },
+            ]}
+            onChange={setColumns}
+          />
+          {columns === 'leads' && isLineup ? (
+            <UpSelect label="Up" view={view} />
+          ) : (
+            columns === 'batters' && (
+              <Stepper
+                label="Our lead"
+                value={situation.lead}
+                step={1}
+                min={-MOST_LEAD}
+                max={MOST_LEAD}
+                text={scoreText}
+                onChange={(lead) => {
+                  set({ lead });
+                }}
+              />
+            )
+          )}
+          <FacingSelect />
+          <PitcherSelect label="Pitcher" />
+          <CatcherSelect label="Catcher" />
+        </div>
+      </Folded>
       {best.error ? (
         <Failure error={best.error} retry={() => void best.refetch()} />
       ) : best.data ? (

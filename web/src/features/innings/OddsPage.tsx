@@ -1,5 +1,5 @@
 import { baseOut, sacrificeFrom, testSayings, type SayingTested } from '@bradyon/core/innings';
-import { Failure, How, Loading, percent, useTitle } from '../../ui/index.ts';
+import { Failure, Folded, How, Loading, percent, useTitle } from '../../ui/index.ts';
 import { AtThePlate } from './AtThePlate.tsx';
 import { Gambles } from './Gambles.tsx';
 import { atBat, misfitOf, spotUp, valueOf } from './game.ts';
@@ -23,25 +23,33 @@ export function OddsPage() {
         <div>
           <h1>What it is worth</h1>
           <p className="quiet">
-            {situationWords(view.situation)}. {sidesText(view)}
+            {capital(situationWords(view.situation))}. {sidesText(view)}
           </p>
         </div>
         <OddsTabs />
       </div>
+      <Folded chosen={chosenText(view)}>
+        <SituationBox view={view} />
+      </Folded>
       <div className="odds-two">
         <div className="odds-column">
-          <SituationBox view={view} />
-          <AtThePlate view={view} />
-          <Sayings view={view} />
-        </div>
-        <div className="odds-column">
           <Worth view={view} />
-          <Gambles view={view} />
+          <AtThePlate view={view} />
         </div>
+        <Gambles view={view} />
       </div>
+      <Sayings view={view} />
       <Maps view={view} />
     </>
   );
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** What is asked, in a line. */
+function chosenText({ situation, up }: OddsInView): string {
+  const who = up && situation.batting === 'we' ? `, ${up.person.name} up` : '';
+  return capital(situationWords(situation)) + who;
 }
 
 function Worth({ view: { game, situation, level } }: { view: OddsInView }) {
@@ -99,13 +107,15 @@ function Sayings({ view: { game, situation, up, level } }: { view: OddsInView })
   return (
     <section className="card-box odds-sayings">
       <h2>Old sayings, checked</h2>
-      {tested.filter(isAllowed).map((each) => (
-        <p key={each.saying} className="odds-saying">
-          <strong>{SAYING_TEXT[each.saying]}:</strong>{' '}
-          {each.holds ? 'is right here.' : 'is wrong here.'}{' '}
-          <span className="quiet">{sayingWords(each, situation.by)}</span>
-        </p>
-      ))}
+      <div className="odds-sayings-all">
+        {tested.filter(isAllowed).map((each) => (
+          <p key={each.saying} className="odds-saying">
+            <strong>{SAYING_TEXT[each.saying]}.</strong>{' '}
+            {each.holds ? 'Right here.' : 'Wrong here.'}{' '}
+            <span className="quiet">{sayingWords(each, situation.by)}</span>
+          </p>
+        ))}
+      </div>
       <How>
         <p>
           We check each saying at this inning and score, with this batter up. It is right when the

@@ -2,6 +2,7 @@ import Button from 'react-bootstrap/Button';
 import { Choice, Stepper } from '../../ui/index.ts';
 import { FacingSelect } from '../people/index.ts';
 import { Diamond } from './Diamond.tsx';
+import { HalfChoice } from './HalfChoice.tsx';
 import { misfitOf } from './game.ts';
 import { UpSelect } from './UpSelect.tsx';
 import type { OddsInView } from './useOdds.ts';
@@ -13,12 +14,6 @@ const MOST_LEAD = 15;
 export function SituationBox({ view }: { view: OddsInView }) {
   const { situation, set, game, order } = view;
   const misfit = misfitOf(game, situation);
-  const wrong = (path: 'inning' | 'homeLead') =>
-    misfit?.path === path && (
-      <p className="odds-misfit" role="alert">
-        {misfit.message}
-      </p>
-    );
   return (
     <section className="card-box odds-situation">
       <Diamond
@@ -28,86 +23,81 @@ export function SituationBox({ view }: { view: OddsInView }) {
         }}
       />
       <div className="odds-set">
-        <Choice
-          label="Play for"
-          value={situation.by}
-          options={[
-            { value: 'win', text: 'The win' },
-            { value: 'runs', text: 'Runs' },
-          ]}
-          onChange={(by) => {
-            set({ by });
-          }}
-        />
-        <Choice
-          label="Outs"
-          value={String(situation.outs)}
-          options={['0', '1', '2'].map((value) => ({ value, text: `${value} out` }))}
-          onChange={(outs) => {
-            set({ outs: Number(outs) });
-          }}
-        />
-        <Choice
-          label="We bat in the"
-          value={situation.half}
-          options={[
-            { value: 'top', text: 'Top' },
-            { value: 'bottom', text: 'Bottom' },
-          ]}
-          onChange={(half) => {
-            set({ half });
-          }}
-        />
-        <Choice
-          label="At bat"
-          value={situation.batting}
-          options={[
-            { value: 'we', text: 'We bat' },
-            { value: 'they', text: 'They bat' },
-          ]}
-          onChange={(batting) => {
-            set({ batting });
-          }}
-        />
-        <Stepper
-          label="Inning"
-          value={situation.inning}
-          step={1}
-          min={1}
-          max={MOST_INNINGS}
-          text={String}
-          onChange={(inning) => {
-            set({ inning });
-          }}
-        />
-        {wrong('inning')}
-        <Stepper
-          label="Our lead"
-          value={situation.lead}
-          step={1}
-          min={-MOST_LEAD}
-          max={MOST_LEAD}
-          text={(lead) => (lead < 0 ? `−${String(-lead)}` : String(lead))}
-          onChange={(lead) => {
-            set({ lead });
-          }}
-        />
-        {wrong('homeLead')}
-      </div>
-      <div className="odds-who">
-        <FacingSelect />
-        {order.length > 0 && (
-          <>
-            <UpSelect label={situation.batting === 'we' ? 'Up' : 'Leadoff'} view={view} />
-            <Button
-              variant="outline-primary"
-              onClick={() => {
-                set({ spot: (situation.spot + 1) % order.length });
-              }}
-            >
-              Next batter
-            </Button>
-          </>
+        <div className="control-row">
+          <Choice
+            label="Play for"
+            value={situation.by}
+            options={[
+              { value: 'win', text: 'The win' },
+              { value: 'runs', text: 'Runs' },
+            ]}
+            onChange={(by) => {
+              set({ by });
+            }}
+          />
+          <Choice
+            label="Outs"
+            value={String(situation.outs)}
+            options={['0', '1', '2'].map((value) => ({ value, text: `${value} out` }))}
+            onChange={(outs) => {
+              set({ outs: Number(outs) });
+            }}
+          />
+          <HalfChoice view={view} />
+          <Choice
+            label="At bat"
+            value={situation.batting}
+            options={[
+              { value: 'we', text: 'We bat' },
+              { value: 'they', text: 'They bat' },
+            ]}
+            onChange={(batting) => {
+              set({ batting });
+            }}
+          />
+          <Stepper
+            label="Inning"
+            value={situation.inning}
+            step={1}
+            min={1}
+            max={MOST_INNINGS}
+            text={String}
+            onChange={(inning) => {
+              set({ inning });
+            }}
+          />
+        </div>
+        <div className="control-row">
+          <Stepper
+            label="Our lead"
+            value={situation.lead}
+            step={1}
+            min={-MOST_LEAD}
+            max={MOST_LEAD}
+            text={(lead) => (lead < 0 ? `−${String(-lead)}` : String(lead))}
+            onChange={(lead) => {
+              set({ lead });
+            }}
+          />
+          <FacingSelect />
+          {order.length > 0 && (
+            <>
+              <UpSelect label={situation.batting === 'we' ? 'Up' : 'Leadoff'} view={view} />
+              <Button
+                variant="outline-primary"
+                onClick={() => {
+                  set({ spot: (situation.spot + 1) % order.length });
+                }}
+              >
+                Next batter
+              </Button>
+            </>
+          )}
+        </div>
+        {misfit && (misfit.path === 'inning' || misfit.path === 'homeLead') && (
+          <p className="odds-misfit" role="alert">
+            {misfit.message}
+          </p>
         )}
       </div>
     </section>

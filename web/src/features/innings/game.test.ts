@@ -18,11 +18,13 @@ import { situationWords } from './situationWords.ts';
 import type { Batter } from './sides.ts';
 import type { OddsInView } from './useOdds.ts';
 import {
+  forUsText,
   gainText,
   gambleFacts,
   gambleHow,
   neededMapWords,
   neededText,
+  signedRuns,
   plateHow,
   SAYING_TEXT,
   sayingWords,
@@ -204,6 +206,8 @@ describe('the words of the odds', () => {
     expect(neededText('always')).toBe('always worth it');
     expect(gainText(-0.153, 'runs')).toBe('costs .15 runs');
     expect(gainText(0.012, 'win')).toBe('wins 1.2 points');
+    expect(forUsText(-0.012, 'win')).toBe('costs us 1.2 points');
+    expect([0.153, -0.153, -0.001].map(signedRuns)).toEqual(['+.15', '−.15', '.00']);
     expect(situationWords(situation)).toBe('runner on first, nobody out, bottom 7, down 1');
     expect(situationWords({ ...situation, by: 'runs', bases: 7, outs: 2 })).toBe(
       'bases loaded, two out, by runs',

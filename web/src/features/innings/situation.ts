@@ -22,34 +22,43 @@ export interface Situation {
   needs: 'rule' | 'situation';
 }
 
-const START: Situation = {
-  bases: 1,
-  outs: 0,
-  inning: 1,
-  half: 'top',
-  batting: 'we',
-  spot: 0,
-  lead: 0,
-  by: 'win',
-  needs: 'rule',
-};
+/** A close game late, the leadoff batter on first: something to decide. */
+function start(innings: number): Situation {
+  return {
+    bases: 1,
+    outs: 0,
+    inning: Math.max(1, innings - 1),
+    half: 'top',
+    batting: 'we',
+    spot: 1,
+    lead: 0,
+    by: 'win',
+    needs: 'rule',
+  };
+}
 
 const useKept = create<{ byTeam: Record<TeamId, Situation> }>()(
   persist(() => ({ byTeam: {} as Record<TeamId, Situation> }), { name: 'bradyon-situation' }),
 );
 
-/** The situation of a team, known to every screen and kept over a reload. */
-export function useSituation(teamId: TeamId): {
+/**
+ * The situation of a team, known to every screen and kept over a reload.
+ * @param innings of a whole game
+ */
+export function useSituation(
+  teamId: TeamId,
+  innings: number,
+): {
   situation: Situation;
   set: (change: Partial<Situation>) => void;
 } {
   const kept = useKept((state) => state.byTeam[teamId]);
-  const situation = kept ? { ...START, ...kept } : START;
+  const situation = { ...start(innings), ...kept };
   return {
     situation,
     set: (change) => {
       useKept.setState(({ byTeam }) => ({
-        byTeam: { ...byTeam, [teamId]: { ...START, ...byTeam[teamId], ...change } },
+        byTeam: { ...byTeam, [teamId]: { ...start(innings), ...byTeam[teamId], ...change } },
       }));
     },
   };

@@ -54,7 +54,7 @@ export interface OddsInView {
  */
 export function useOdds(): OddsInView {
   const team = useTeam();
-  const { situation, set } = useSituation(team.id);
+  const { situation, set } = useSituation(team.id, team.ruleset.innings);
   const level = levelFor(team.id, team.level, team.playChanges, team.ruleset.stealAllowed);
   const rules = rulesFor(team.id, team.ruleset);
   const { ours, theirs, ...loading } = useSides(level);

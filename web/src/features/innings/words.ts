@@ -56,19 +56,34 @@ export function sayingWords(tested: SayingTested, by: Situation['by']): string {
   }
 }
 
-/** @example gainText(-0.15, 'runs') // 'costs .15 runs' */
+/** What something is worth to the side at bat. @example gainText(-0.15, 'runs') // 'costs .15 runs' */
 export function gainText(gain: number, by: Situation['by']): string {
-  const size = Math.abs(gain);
-  const figure = by === 'runs' ? `${hundredths(size)} runs` : `${(size * 100).toFixed(1)} points`;
-  return `${gain >= 0 ? 'wins' : 'costs'} ${figure}`;
+  return `${gain >= 0 ? 'wins' : 'costs'} ${sizeText(gain, by)}`;
 }
 
-/** A worth as it is said. @example worthText(0.541, 'win') // '54.1 %' */
+/** Runs more or fewer, in a column of them. @example signedRuns(-0.153) // '−.15' */
+export function signedRuns(gain: number): string {
+  const figure = hundredths(Math.abs(gain));
+  if (figure === '.00') return figure;
+  return `${gain > 0 ? '+' : '−'}${figure}`;
+}
+
+/** What it is worth to us, whoever does it. @example forUsText(-0.054, 'win') // 'costs us 5.4 points' */
+export function forUsText(gain: number, by: Situation['by']): string {
+  return `${gain >= 0 ? 'wins' : 'costs'} us ${sizeText(gain, by)}`;
+}
+
+function sizeText(gain: number, by: Situation['by']): string {
+  const size = Math.abs(gain);
+  return by === 'runs' ? `${hundredths(size)} runs` : `${(size * 100).toFixed(1)} points`;
+}
+
+/** A worth as it is said. @example worthText(0.541, 'win') // '54.1%' */
 function worthText(worth: number, by: Situation['by']): string {
   return by === 'runs' ? `${hundredths(worth)} runs` : `${(worth * 100).toFixed(1)}%`;
 }
 
-/** @example "59 to 65 %" */
+/** @example '59 to 65%' */
 function bandText(needed: Needed): string {
   if (typeof needed !== 'number' || needed >= 1) return '';
   const [low, high] = bandOf(needed);
@@ -102,13 +117,23 @@ export function gambleHow(
   return `${worths}${sum}${tie}${works}`;
 }
 
-export const PLATE_TEXT: Record<PlateChoice, string> = {
-  sacrifice: 'Sacrifice instead of swinging',
-  squeeze: 'Squeeze instead of swinging',
-  contactIn: 'Go on contact, infield in',
-  contactBack: 'Go on contact, infield back',
-  infieldIn: 'Infield in on a ground ball',
-  walk: 'Intentional walk',
+export const PLATE_TEXT: Record<Situation['batting'], Record<PlateChoice, string>> = {
+  we: {
+    sacrifice: 'Sacrifice instead of swinging',
+    squeeze: 'Squeeze instead of swinging',
+    contactIn: 'Go on contact, infield in',
+    contactBack: 'Go on contact, infield back',
+    infieldIn: 'They bring the infield in',
+    walk: 'They walk our batter',
+  },
+  they: {
+    sacrifice: 'They sacrifice',
+    squeeze: 'They squeeze',
+    contactIn: 'They go on contact, infield in',
+    contactBack: 'They go on contact, infield back',
+    infieldIn: 'Infield in on a ground ball',
+    walk: 'Walk their batter',
+  },
 };
 
 const AGAINST: Record<PlateChoice, string> = {
@@ -144,7 +169,7 @@ export function plateHow(
   return worths + bunts;
 }
 
-/** @example "38 % his own" */
+/** @example '38% from 84 PA' */
 export function shareText({ ownShare, record }: Pick<Batter, 'ownShare' | 'record'>): string {
   return record
     ? `${percent(ownShare)} from ${String(record.plateAppearances)} PA`

@@ -21,28 +21,65 @@ import {
   halfFeet,
   offPath,
 } from '../../ui/field/index.ts';
-import { Choice, feet, giveOrTake, seconds, timesCount } from '../../ui/index.ts';
+import { Choice, distance, distanceDown, giveOrTake, seconds } from '../../ui/index.ts';
+import { firstName, standsInFor } from '../people/index.ts';
 import { KeepLead } from './KeepLead.tsx';
-import { LeadCare, LeadPage, type Out } from './LeadPage.tsx';
+import { LeadPage, LeadWhatIf } from './LeadPage.tsx';
 import { RISKS, useLeadDraft } from './leadStore.ts';
 import { ReturnRace } from './ReturnRace.tsx';
 import { Secondary } from './Secondary.tsx';
 import { TestDives } from './TestDives.tsx';
-import { spreadOfEstimate, type Leads } from './useLeads.ts';
-import { CORNER_TEXT, inThrows, MODE_TEXT, RISK_TEXT, safeFeet } from './words.ts';
+import { spreadOfEstimate, type Leads, type Out } from './useLeads.ts';
+import { CORNER_TEXT, inThrows, MODE_TEXT, restsWords, RISK_TEXT } from './words.ts';
 
 const TradeOff = lazy(async () => ({ default: (await import('./TradeOff.tsx')).TradeOff }));
 
 /** From how far off first: back in time, and worth it going. */
 export function FirstPage() {
   return (
-    <LeadPage title="Leads off first">{(leads, out) => <First leads={leads} out={out} />}</LeadPage>
+    <LeadPage base="first" controls={<FirstControls />}>
+      {(leads, out) => <First leads={leads} out={out} />}
+    </LeadPage>
+  );
+}
+
+function FirstControls() {
+  const { mode, corner, risk } = useLeadDraft();
+  return (
+    <>
+      <Choice
+        label="Ready to"
+        value={mode}
+        options={LEAD_MODES.map((value) => ({ value, text: MODE_TEXT[value] }))}
+        onChange={(value) => {
+          useLeadDraft.setState({ mode: value });
+        }}
+      />
+      <Choice
+        label="Corner"
+        value={corner}
+        options={CORNERS.map((value) => ({ value, text: CORNER_TEXT[value] }))}
+        onChange={(value) => {
+          useLeadDraft.setState({ corner: value });
+        }}
+      />
+      <Choice
+        label="Risk if they throw over"
+        value={String(risk) as (typeof RISKS)[number]}
+        options={RISKS.map((value) => ({ value, text: RISK_TEXT[value] ?? value }))}
+        onChange={(value) => {
+          useLeadDraft.setState({ risk: Number(value) });
+        }}
+      />
+    </>
   );
 }
 
 const VIEW = { left: 38, top: 88, width: 34, height: 29 };
 const SHORTEST = 4;
 const LONGEST = 20;
+/** Footprints are drawn beside the path, clear of what is marked on it. */
+const FEET_LEFT = { right: 2.2, left: 3.5 } as const;
 
 function First({ leads, out }: { leads: Leads; out: Out }) {
   const draft = useLeadDraft();
@@ -83,50 +120,30 @@ function First({ leads, out }: { leads: Leads; out: Out }) {
   const at = (along: number, left = 0) => offPath(path, { along, left });
   return (
     <>
-      <div className="lead-choices">
-        <Choice
-          label="Ready to"
-          value={draft.mode}
-          options={LEAD_MODES.map((value) => ({ value, text: MODE_TEXT[value] }))}
-          onChange={(mode) => {
-            useLeadDraft.setState({ mode });
-          }}
-        />
-        <Choice
-          label="Corner"
-          value={draft.corner}
-          options={CORNERS.map((value) => ({ value, text: CORNER_TEXT[value] }))}
-          onChange={(corner) => {
-            useLeadDraft.setState({ corner });
-          }}
-        />
-        <Choice
-          label="Risk if they throw over"
-          value={String(draft.risk) as (typeof RISKS)[number]}
-          options={RISKS.map((value) => ({ value, text: RISK_TEXT[value] ?? value }))}
-          onChange={(risk) => {
-            useLeadDraft.setState({ risk: Number(risk) });
-          }}
-        />
-      </div>
       <div className="lead-two">
         <section className="card-box">
           <FieldView
             view={VIEW}
             baseFeet={baseFeet}
             pitchingFeet={team.ruleset.pitchingDistanceFeet}
-            label={`First base. ${runner.name} leads off ${feet(leadFeet)}.`}
+            label={`First base. ${runner.name} leads off ${distance(leadFeet)}.`}
           >
             {stepsToLead(leadFeet).map(({ foot, feet: along }, index) => (
-              <FieldFoot key={index} foot={foot} spot={at(along, 2.2)} />
+              <FieldFoot
+                key={index}
+                nth={index + 1}
+                foot={foot}
+                spot={at(along, FEET_LEFT[foot])}
+              />
             ))}
             {longest.map(({ mode, feet: along }) => (
               <FieldTick
                 key={mode}
                 spot={at(along)}
                 along={at(along + 1)}
+                side="right"
                 {...(mode === draft.mode
-                  ? { text: `safe to ${safeFeet(along)}`, tone: 'good' }
+                  ? { text: `safe to ${distanceDown(along)}`, tone: 'good' }
                   : { tone: 'quiet' })}
               />
             ))}
@@ -137,7 +154,7 @@ function First({ leads, out }: { leads: Leads; out: Out }) {
               drag={{
                 label: 'First baseman, off the bag',
                 value: draft.firstBasemanFeet,
-                words: feet(draft.firstBasemanFeet),
+                words: distance(draft.firstBasemanFeet),
                 onMove: (spot) => {
                   const { along, left } = againstPath(path, spot);
                   const off = Math.hypot(along, left) - 2;
@@ -152,11 +169,11 @@ function First({ leads, out }: { leads: Leads; out: Out }) {
             <FieldMark
               spot={at(leadFeet)}
               tone="runner"
-              text={`${runner.name.split(' ')[0] ?? ''} ${feet(leadFeet)}`}
+              text={`${firstName(runner)} ${distance(leadFeet)}`}
               drag={{
                 label: `${runner.name}, lead`,
                 value: leadFeet,
-                words: `${feet(leadFeet)}, ${inThrows(picked)}`,
+                words: `${distance(leadFeet)}, ${inThrows(picked)}`,
                 onMove: (spot) => {
                   setLead(againstPath(path, spot).along);
                 },
@@ -167,47 +184,48 @@ function First({ leads, out }: { leads: Leads; out: Out }) {
             />
           </FieldView>
           <p className="quiet lead-hint">
-            Drag the runner or the first baseman. Right, left, square, then replace and replace.
-            Eyes on the pitcher once a foot leaves the bag.
+            Drag the runner or the first baseman. Steps: right foot dark, left foot light. Eyes on
+            the pitcher once a foot leaves the bag.
           </p>
         </section>
         <section className="card-box lead-answer">
           <p className="lead-first">
-            <strong className="figure">{safeFeet(safe)}</strong> longest safe{' '}
+            <strong className="figure">{distanceDown(safe)}</strong> longest safe{' '}
             {MODE_TEXT[draft.mode].toLowerCase()} lead
           </p>
           <p className="quiet">
-            It could be anywhere from {safeFeet(shortest)} to {safeFeet(farthest)}.
+            It could be anywhere from {distanceDown(shortest)} to {distanceDown(farthest)}.
           </p>
           <p role="status">
-            At {feet(leadFeet)} the runner is {inThrows(picked)}
+            At {distance(leadFeet)} the runner is {inThrows(picked)}
             {picked > draft.risk ? '. Too far for the risk you chose.' : '.'}
           </p>
-          <ReturnRace asked={asked} move={move.meanSeconds} own={own.laterSeconds} />
+          <ReturnRace asked={asked} throwing={move} runner={own} label="Move and throw" />
           <dl className="lead-list">
             {longest.map(({ mode, feet: value }) => (
               <div key={mode}>
                 <dt>{MODE_TEXT[mode]}</dt>
-                <dd className="figure">{safeFeet(value)}</dd>
+                <dd className="figure">{distanceDown(value)}</dd>
               </div>
             ))}
           </dl>
           <p className="quiet">
             Move to first {seconds(move.meanSeconds)}, {giveOrTake(move.giveOrTakeSeconds)}{' '}
-            {move.count > 0 ? `(${timesCount(move.count)})` : '(typical for the level, not timed)'}.{' '}
-            {ownWords(own)}
+            {restsWords(move)}. {ownWords(own)}
           </p>
-          <KeepLead leads={leads} out={out} leadFeet={leadFeet} />
+          <LeadWhatIf leads={leads} out={out} base="first" />
+          {standsInFor(runner) === null && <KeepLead leads={leads} out={out} leadFeet={leadFeet} />}
         </section>
       </div>
       <div className="lead-two">
         <Suspense fallback={<section className="card-box lead-wait" />}>
           <TradeOff leads={leads} out={out} asked={asked} leadFeet={leadFeet} />
         </Suspense>
-        <TestDives leads={leads} runner={runner} leadFeet={leadFeet} />
+        {standsInFor(runner) === null && (
+          <TestDives leads={leads} runner={runner} leadFeet={leadFeet} />
+        )}
       </div>
       <Secondary leads={leads} out={out} leadFeet={leadFeet} own={own} />
-      <LeadCare headFirst={team.ruleset.headFirstAllowed} />
     </>
   );
 }

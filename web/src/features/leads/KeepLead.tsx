@@ -1,9 +1,8 @@
 import Button from 'react-bootstrap/Button';
-import { feet, notify } from '../../ui/index.ts';
+import { distance, notify } from '../../ui/index.ts';
 import { useSavePerson } from '../people/index.ts';
-import type { Out } from './LeadPage.tsx';
 import { useLeadDraft } from './leadStore.ts';
-import type { Leads } from './useLeads.ts';
+import type { Leads, Out } from './useLeads.ts';
 
 /** The lead that the other screens reckon with. */
 export function KeepLead({
@@ -24,7 +23,7 @@ export function KeepLead({
         onSuccess: () => {
           useLeadDraft.setState({ first: null });
           notify(
-            value === null ? 'Usual lead restored' : `${runner.name} leads off ${feet(value)}`,
+            value === null ? 'Usual lead restored' : `${runner.name} leads off ${distance(value)}`,
             () => {
               save.mutate({ row: { ...runner, leadFeet: before }, isNew: false });
             },
@@ -44,7 +43,7 @@ export function KeepLead({
           keep(leadFeet);
         }}
       >
-        Keep {feet(leadFeet)} as their lead
+        Keep {distance(leadFeet)} as their lead
       </Button>
       {runner.leadFeet !== null && (
         <Button
@@ -53,7 +52,7 @@ export function KeepLead({
             keep(null);
           }}
         >
-          Use the usual lead {feet(leads.usualLeadFeet)}
+          Use the usual lead {distance(leads.usualLeadFeet)}
         </Button>
       )}
     </div>

@@ -1,9 +1,9 @@
 import { judgeLeaving } from '@bradyon/core/leads';
-import { expectedTime } from '@bradyon/core/sprint';
-import { plainContext, spreadOf } from '@bradyon/core/timing';
+import { spreadOf } from '@bradyon/core/timing';
 import { Link } from 'react-router';
-import { Empty, feet, giveOrTake, percent, seconds } from '../../ui/index.ts';
-import { personLabel } from '../people/index.ts';
+import { distance, giveOrTake, percent, seconds } from '../../ui/index.ts';
+import { orTypical, personLabel, standsInFor } from '../people/index.ts';
+import { WhatIf } from '../suppose/index.ts';
 import './leads.scss';
 import type { Leads } from './useLeads.ts';
 
@@ -16,8 +16,11 @@ export function LeaveView({ leads }: { leads: Leads }) {
   const { team, times, onField } = leads;
   const atRelease = team.ruleset.leadRule === 'atRelease';
   const moment = atRelease ? 'the release' : 'the pitch reaching the batter';
-  const rows = onField.runners.flatMap((runner) => {
-    const leave = expectedTime(runner, times.of(runner), plainContext('leave'), times.field);
+  // Nobody yet: a typical runner stands in.
+  const chosen = orTypical(onField.runner, 'runner');
+  const runners = onField.runners.length > 0 ? onField.runners : [chosen];
+  const rows = runners.flatMap((runner) => {
+    const leave = leads.leaveOf(runner);
     if (!leave) return [];
     const judged = judgeLeaving(spreadOf(leave), times.runner(runner).fit.topSpeed, EARLY_RISK);
     return [{ runner, leave, ...judged }];
@@ -30,49 +33,52 @@ export function LeaveView({ leads }: { leads: Leads }) {
           <p className="quiet">No leading off here. A runner may leave at {moment}.</p>
         </div>
       </div>
-      {rows.length === 0 ? (
-        <Empty title="Your roster is empty.">
-          <Link className="btn btn-primary" to={`/teams/${team.id}/people`}>
-            Add players
-          </Link>
-        </Empty>
-      ) : (
-        <div className="board-scroll">
-          <table className="card-box lead-table leave-table">
-            <thead>
-              <tr>
-                <th scope="col">Runner</th>
-                <th scope="col">Leaves</th>
-                <th scope="col">Early, an out</th>
-                <th scope="col">Feet lost</th>
-                <th scope="col">Aim for</th>
-              </tr>
-            </thead>
-            <tbody>
-              {rows.map(({ runner, leave, chanceEarly, feetLost, aimSeconds }) => (
-                <tr
-                  key={runner.id}
-                  className={
-                    leave.count > 0 && chanceEarly > EARLY_TOO_OFTEN ? 'lead-over' : undefined
-                  }
-                >
-                  <th scope="row">{personLabel(runner)}</th>
-                  <td>
-                    {seconds(leave.meanSeconds)}{' '}
-                    <span className="quiet">
-                      {leave.count > 0
-                        ? `${giveOrTake(leave.giveOrTakeSeconds)}, ${String(leave.count)} timed`
+      <div className="lead-scroll" tabIndex={0} role="region" aria-label="Leave times">
+        <table className="card-box lead-table leave-table">
+          <thead>
+            <tr>
+              <th scope="col">Runner</th>
+              <th scope="col">Leaves</th>
+              <th scope="col">Early, an out</th>
+              <th scope="col">Feet lost</th>
+              <th scope="col">Aim for</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ runner, leave, chanceEarly, feetLost, aimSeconds }) => (
+              <tr
+                key={runner.id}
+                className={
+                  leave.basis !== 'typical' && chanceEarly > EARLY_TOO_OFTEN
+                    ? 'lead-over'
+                    : undefined
+                }
+              >
+                <th scope="row">{standsInFor(runner) ? 'Typical runner' : personLabel(runner)}</th>
+                <td>
+                  {seconds(leave.meanSeconds)}{' '}
+                  <span className="quiet">
+                    {leave.basis === 'timed'
+                      ? `${giveOrTake(leave.giveOrTakeSeconds)}, ${String(leave.count)} timed`
+                      : leave.basis === 'supposed'
+                        ? 'what if'
                         : 'typical, not timed'}
-                    </span>
-                  </td>
-                  <td className="figure">{percent(chanceEarly)}</td>
-                  <td className="figure">{feet(feetLost)}</td>
-                  <td className="figure">{seconds(aimSeconds)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+                  </span>
+                </td>
+                <td className="figure">{percent(chanceEarly)}</td>
+                <td className="figure">{distance(feetLost)}</td>
+                <td className="figure">{seconds(aimSeconds)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <WhatIf times={leads.whatIfLeaving(chosen)} />
+      {onField.runners.length === 0 && (
+        <p className="lead-stand-in">
+          No runner chosen: typical for the level. Type a time under What if, or{' '}
+          <Link to={`/teams/${team.id}/people`}>add players</Link>.
+        </p>
       )}
       <p className="lead-care quiet">
         The aim keeps them from leaving early on more than 1 pitch in 20. A steadier runner can

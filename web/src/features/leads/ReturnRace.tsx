@@ -1,11 +1,26 @@
-import { returnSeconds, tagsAtBase, type Throw } from '@bradyon/core/leads';
+import { returnSeconds, tagsAtBase, type KnownReturn, type Throw } from '@bradyon/core/leads';
 import { RaceView, seconds, type Lane } from '../../ui/index.ts';
+import type { Expected } from './useLeads.ts';
 
-/** The throw over against the dive back, as every race is drawn. */
-export function ReturnRace({ asked, move, own }: { asked: Throw; move: number; own: number }) {
+/** A throw behind the runner against the dive back, as every race is drawn. */
+export function ReturnRace({
+  asked,
+  throwing,
+  runner,
+  label,
+}: {
+  asked: Throw;
+  /** The throw: a move to the base, or a catcher's. */
+  throwing: Expected;
+  /** How the runner gets back, and from how many tries that is known. */
+  runner: KnownReturn;
+  label: string;
+}) {
+  const move = throwing.meanSeconds;
+  const isOwn = runner.timed + runner.dived > 0;
   const { stance, level, leftHander } = asked;
   const back = returnSeconds(stance, level, leftHander, asked.own);
-  const read = level.back.reactSeconds + own;
+  const read = level.back.reactSeconds + runner.laterSeconds;
   const [tag] = tagsAtBase(level, stance.corner);
   const tagSeconds = tag?.seconds ?? 0;
   const ball = move + tagSeconds;
@@ -15,8 +30,8 @@ export function ReturnRace({ asked, move, own }: { asked: Throw; move: number; o
       title: `Ball ${seconds(ball)}`,
       tone: 'ball',
       legs: [
-        { label: 'Move and throw', seconds: move, own: true },
-        { label: 'tag', seconds: tagSeconds, own: true },
+        { label, seconds: move, own: throwing.basis === 'timed' },
+        { label: 'tag', seconds: tagSeconds, own: false },
       ],
       spreadSeconds: Math.hypot(asked.throwing.sdSeconds, tag?.sdSeconds ?? 0),
     },
@@ -24,8 +39,8 @@ export function ReturnRace({ asked, move, own }: { asked: Throw; move: number; o
       title: `Runner ${seconds(back)}`,
       tone: 'runner',
       legs: [
-        { label: 'read', seconds: Math.max(0.05, read), own: true },
-        { label: 'Dive back', seconds: back - Math.max(0.05, read), own: true },
+        { label: 'read', seconds: Math.max(0.05, read), own: isOwn },
+        { label: 'Dive back', seconds: back - Math.max(0.05, read), own: isOwn },
       ],
       spreadSeconds: Math.hypot(level.back.reactSdSeconds, level.back.moveSdSeconds),
     },
@@ -36,7 +51,7 @@ export function ReturnRace({ asked, move, own }: { asked: Throw; move: number; o
       lanes={lanes}
       gapWords={gap}
       gapGood={spare >= 0}
-      twin={`The throw over with its tag takes ${seconds(ball)}, the runner is back in ${seconds(back)}: ${gap}.`}
+      twin={`The throw with its tag takes ${seconds(ball)}, the runner is back in ${seconds(back)}: ${gap}.`}
     />
   );
 }

@@ -9,23 +9,51 @@ import {
   offPath,
   type Spot,
 } from '../../ui/field/index.ts';
-import { Choice, feet, giveOrTake, seconds, timesCount } from '../../ui/index.ts';
-import { LeadCare, LeadPage, type Out } from './LeadPage.tsx';
+import { Choice, distance, distanceDown, giveOrTake, seconds } from '../../ui/index.ts';
+import { firstName } from '../people/index.ts';
+import { LeadPage, LeadWhatIf } from './LeadPage.tsx';
 import { useLeadDraft, type LeadDraft } from './leadStore.ts';
-import { spreadOfEstimate, type Leads } from './useLeads.ts';
-import { inThrows, PICK_TEXT, safeFeet } from './words.ts';
+import { spreadOfEstimate, type Leads, type Out } from './useLeads.ts';
+import { inThrows, PICK_TEXT, restsWords } from './words.ts';
 
 const CUE_TEXT = { coach: 'Coach calls the break', turn: 'Runner sees the turn' } as const;
 /** With two outs: a few steps deeper, for the turn home. Judgement. */
 const DEEP_FEET = 6;
 const VIEW = { left: -40, top: 136, width: 72, height: 46 };
 
-/** From how far off second: what daylight, a count or an inside turn does to him. */
+/** From how far off second: what daylight, a count or an inside turn does to the runner. */
 export function SecondPage() {
   return (
-    <LeadPage title="Leads off second">
+    <LeadPage base="second" controls={<SecondControls />}>
       {(leads, out) => <Second leads={leads} out={out} />}
     </LeadPage>
+  );
+}
+
+function SecondControls() {
+  const { cue, twoOuts } = useLeadDraft();
+  return (
+    <>
+      <Choice
+        label="Who sends them back"
+        value={cue}
+        options={CUES.map((value) => ({ value, text: CUE_TEXT[value] }))}
+        onChange={(value) => {
+          useLeadDraft.setState({ cue: value });
+        }}
+      />
+      <Choice
+        label="Outs"
+        value={twoOuts ? 'two' : 'fewer'}
+        options={[
+          { value: 'fewer', text: 'Fewer than two outs' },
+          { value: 'two', text: 'Two outs' },
+        ]}
+        onChange={(outs) => {
+          useLeadDraft.setState({ twoOuts: outs === 'two' });
+        }}
+      />
+    </>
   );
 }
 
@@ -35,7 +63,8 @@ const off = ({ along, behind }: LeadDraft[Who]): OffSecond => ({
   behindFeet: behind,
 });
 
-function Second({ leads, out: { runner, pitcher } }: { leads: Leads; out: Out }) {
+function Second({ leads, out }: { leads: Leads; out: Out }) {
+  const { runner, pitcher } = out;
   const draft = useLeadDraft();
   const { team, times } = leads;
   const baseFeet = team.ruleset.baseDistanceFeet;
@@ -79,7 +108,7 @@ function Second({ leads, out: { runner, pitcher } }: { leads: Leads; out: Out })
     return {
       label: name,
       value: along,
-      words: `${feet(along)} along, ${feet(behind)} behind the line`,
+      words: `${distance(along)} along, ${distance(behind)} behind the line`,
       onMove: (spot: Spot) => {
         // The second baseman is on the other side of the bag, where the outfield is on the left.
         const at = againstPath(who === 'secondBaseman' ? toFirst : path, spot);
@@ -93,39 +122,18 @@ function Second({ leads, out: { runner, pitcher } }: { leads: Leads; out: Out })
   const hips = hipsOf(runnerAt, off(draft.shortstop));
   return (
     <>
-      <div className="lead-choices">
-        <Choice
-          label="Who sends them back"
-          value={draft.cue}
-          options={CUES.map((value) => ({ value, text: CUE_TEXT[value] }))}
-          onChange={(cue) => {
-            useLeadDraft.setState({ cue });
-          }}
-        />
-        <Choice
-          label="Outs"
-          value={draft.twoOuts ? 'two' : 'fewer'}
-          options={[
-            { value: 'fewer', text: 'Fewer than two outs' },
-            { value: 'two', text: 'Two outs' },
-          ]}
-          onChange={(outs) => {
-            useLeadDraft.setState({ twoOuts: outs === 'two' });
-          }}
-        />
-      </div>
       <div className="lead-two">
         <section className="card-box">
           <FieldView
             view={VIEW}
             baseFeet={baseFeet}
             pitchingFeet={team.ruleset.pitchingDistanceFeet}
-            label={`Second base. ${runner.name} is ${feet(draft.second.along)} off, the shortstop ${hips}.`}
+            label={`Second base. ${runner.name} is ${distance(draft.second.along)} off, the shortstop ${hips}.`}
           >
             <FieldTick
               spot={offPath(path, { along: longest, left: 0 })}
               along={offPath(path, { along: longest + 1, left: 0 })}
-              text={`safe to ${safeFeet(longest)}`}
+              text={`safe to ${distanceDown(longest)}`}
               tone="good"
             />
             <FieldMark
@@ -146,7 +154,7 @@ function Second({ leads, out: { runner, pitcher } }: { leads: Leads; out: Out })
             <FieldMark
               spot={spotOf(runnerAt)}
               tone="runner"
-              text={`${runner.name.split(' ')[0] ?? ''} ${feet(draft.second.along)}`}
+              text={`${firstName(runner)} ${distance(draft.second.along)}`}
               drag={draggable('second', `${runner.name}, lead`)}
             />
           </FieldView>
@@ -159,13 +167,13 @@ function Second({ leads, out: { runner, pitcher } }: { leads: Leads; out: Out })
         </section>
         <section className="card-box lead-answer">
           <p className="lead-first">
-            <strong className="figure">{safeFeet(longest)}</strong> longest safe lead
+            <strong className="figure">{distanceDown(longest)}</strong> longest safe lead
           </p>
           <p role="status">
             The shortstop&rsquo;s hips are {hips}. Only the player with the ball can make the pick:{' '}
             {draft.cue === 'coach'
               ? 'the runner watches the pitcher and the coaches call the shortstop.'
-              : 'without a call, give up about two feet.'}
+              : `without a call, give up about ${distance(2)}.`}
           </p>
           <table className="lead-table">
             <thead>
@@ -180,19 +188,19 @@ function Second({ leads, out: { runner, pitcher } }: { leads: Leads; out: Out })
                 <tr key={pick} className={chance > draft.risk ? 'lead-over' : undefined}>
                   <th scope="row">{PICK_TEXT[pick]}</th>
                   <td>{inThrows(chance)}</td>
-                  <td className="figure">{safeFeet(longestFeet)}</td>
+                  <td className="figure">{distanceDown(longestFeet)}</td>
                 </tr>
               ))}
             </tbody>
           </table>
           <p className="quiet">
             Spin to second {seconds(spin.meanSeconds)}, {giveOrTake(spin.giveOrTakeSeconds)}{' '}
-            {spin.count > 0 ? `(${timesCount(spin.count)})` : '(typical for the level, not timed)'}.
-            A creeping runner makes the pick possible. Stop before the pitcher comes set.
+            {restsWords(spin)}. A creeping runner makes the pick possible. Stop before the pitcher
+            comes set.
           </p>
+          <LeadWhatIf leads={leads} out={out} base="second" />
         </section>
       </div>
-      <LeadCare headFirst={team.ruleset.headFirstAllowed} />
     </>
   );
 }

@@ -6,10 +6,9 @@ import {
   type KnownReturn,
   type SecondaryPlan,
 } from '@bradyon/core/leads';
-import { Choice, feet, percent, seconds } from '../../ui/index.ts';
-import type { Out } from './LeadPage.tsx';
+import { Choice, distance, percent, seconds } from '../../ui/index.ts';
 import { useLeadDraft } from './leadStore.ts';
-import type { Leads } from './useLeads.ts';
+import type { Leads, Out } from './useLeads.ts';
 import { inThrows, STRIDE_TEXT } from './words.ts';
 
 /** How even a runner's own feet are, and how near to the mitt counts as on time. Judgement. */
@@ -71,7 +70,7 @@ export function Secondary({
         {full.beforeCommit && 'The pitch gets there too soon. Take one shuffle fewer. '}
         {plan.hurried && !full.beforeCommit && 'Quick delivery: shorter, quicker shuffles. '}
         Start {seconds(plan.startSeconds)} after the first move. The right foot lands as the ball
-        crosses the plate, {feet(plan.endFeet)} off. On time within .08 s:{' '}
+        crosses the plate, {distance(plan.endFeet)} off. On time within .08 s:{' '}
         {percent(chanceOnTime(delivery.giveOrTakeSeconds, FEET_SD_SECONDS, ON_TIME_SECONDS))}.
       </p>
       <p className="quiet">
@@ -96,7 +95,7 @@ function Timetable({ plan, mitt }: { plan: SecondaryPlan; mitt: number }) {
           <strong className="figure">
             {seconds(starts[index] ?? 0)} to {seconds(landing)}
           </strong>{' '}
-          shuffle {index + 1}, {feet(plan.stepFeet)}
+          shuffle {index + 1}, {distance(plan.stepFeet)}
         </li>
       ))}
       <li>

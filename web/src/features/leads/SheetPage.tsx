@@ -1,17 +1,52 @@
 import { longestLead } from '@bradyon/core/leads';
-import { feet, Sheet } from '../../ui/index.ts';
-import { handWord, personLabel, usePeople } from '../people/index.ts';
-import { LeadPage } from './LeadPage.tsx';
+import { Link } from 'react-router';
+import {
+  distance,
+  distanceDown,
+  distanceUnit,
+  Empty,
+  Failure,
+  Loading,
+  Sheet,
+  useTitle,
+} from '../../ui/index.ts';
+import { FacingSelect, handWord, personLabel, usePeople } from '../people/index.ts';
+import { useTeam } from '../teams/index.ts';
+import { LeadTabs } from './LeadTabs.tsx';
+import { LeaveView } from './LeaveView.tsx';
 import { useLeadDraft } from './leadStore.ts';
-import { spreadOfEstimate, type Leads } from './useLeads.ts';
+import { spreadOfEstimate, useLeads, type Leads } from './useLeads.ts';
 import { CORNER_TEXT, RISK_TEXT } from './words.ts';
 
 /** Each runner's leads against each of their pitchers, to print for the game. */
 export function SheetPage() {
+  useTitle('Lead sheet');
+  // Nothing supposed goes on paper; where nobody leads off there is no sheet.
+  const leads = useLeads({ whatIf: useTeam().ruleset.leadRule !== 'open' });
+  const { team, onField } = leads;
+  if (leads.error) return <Failure error={leads.error} retry={leads.retry} />;
+  if (leads.isLoading) return <Loading what="your times" />;
+  if (team.ruleset.leadRule !== 'open') return <LeaveView leads={leads} />;
+  const hasAll = onField.runners.length > 0 && onField.pitcher !== null;
   return (
-    <LeadPage title="Lead sheet">
-      {(leads) => <Sheet title="Lead sheet">{() => <LeadSheet leads={leads} />}</Sheet>}
-    </LeadPage>
+    <>
+      <div className="page-head">
+        <h1>Lead sheet</h1>
+        <LeadTabs />
+      </div>
+      <div className="control-row lead-who no-print">
+        <FacingSelect />
+      </div>
+      {hasAll ? (
+        <Sheet title="Lead sheet">{() => <LeadSheet leads={leads} />}</Sheet>
+      ) : (
+        <Empty title="Add your runners and their pitchers.">
+          <Link className="btn btn-primary" to={`/teams/${team.id}/people`}>
+            Add players
+          </Link>
+        </Empty>
+      )}
+    </>
   );
 }
 
@@ -29,7 +64,7 @@ function LeadSheet({ leads }: { leads: Leads }) {
   return (
     <>
       <h2>
-        {team.name} on {them}: leads off first, ft
+        {team.name} on {them}: leads off first, {distanceUnit()}
       </h2>
       <p>
         Longest safe two-way and one-way lead, {CORNER_TEXT[corner].toLowerCase()}: out on no more
@@ -64,25 +99,25 @@ function LeadSheet({ leads }: { leads: Leads }) {
                   {personLabel(runner)}
                   {own.timed + own.dived === 0 ? ' *' : ''}
                   <br />
-                  <small>{runner.leadFeet === null ? 'the usual' : feet(runner.leadFeet)}</small>
+                  <small>
+                    {runner.leadFeet === null ? 'the usual' : distance(runner.leadFeet)}
+                  </small>
                 </th>
                 {columns.map(({ pitcher, move }) => {
+                  // Down: the safe way. The unit stands above.
                   const safe = (mode: 'twoWay' | 'oneWay'): string =>
-                    // Down to the half foot: the safe way.
-                    (
-                      Math.floor(
-                        longestLead(
-                          {
-                            stance: { leadFeet: 0, corner, mode, awaySpeed: 0 },
-                            level: times.field.level,
-                            throwing: spreadOfEstimate(move),
-                            leftHander: pitcher.throws === 'left',
-                            own,
-                          },
-                          risk,
-                        ) * 2,
-                      ) / 2
-                    ).toFixed(1);
+                    distanceDown(
+                      longestLead(
+                        {
+                          stance: { leadFeet: 0, corner, mode, awaySpeed: 0 },
+                          level: times.field.level,
+                          throwing: spreadOfEstimate(move),
+                          leftHander: pitcher.throws === 'left',
+                          own,
+                        },
+                        risk,
+                      ),
+                    ).replace(/\s.*$/, '');
                   return (
                     <td key={pitcher.id}>
                       {safe('twoWay')} / {safe('oneWay')}

@@ -2,7 +2,7 @@ import { DIVE_RESULTS, rangeShown, type DiveResult } from '@bradyon/core/leads';
 import type { Person } from '@bradyon/core/people';
 import Button from 'react-bootstrap/Button';
 import { useState } from 'react';
-import { feet, notify, shortDate, Stepper } from '../../ui/index.ts';
+import { distance, notify, shortDate, Stepper } from '../../ui/index.ts';
 import type { Leads } from './useLeads.ts';
 import { DIVE_TEXT } from './words.ts';
 
@@ -22,11 +22,11 @@ export function TestDives({
   const own = dives.of(runner.id);
   const add = (result: DiveResult): void => {
     dives.add(runner.id, { leadFeet, result, inchesShort: result === 'short' ? inches : null });
-    notify(`Test dive from ${feet(leadFeet)}: ${DIVE_TEXT[result].toLowerCase()}`);
+    notify(`Test dive from ${distance(leadFeet)}: ${DIVE_TEXT[result].toLowerCase()}`);
   };
   return (
     <section className="card-box">
-      <h2>Test dive from {feet(leadFeet)}</h2>
+      <h2>Test dive from {distance(leadFeet)}</h2>
       <p className="quiet">
         One crossover step and a dive. Elbow over the bag: take a bit more. Short: take less.
       </p>
@@ -59,14 +59,14 @@ export function TestDives({
           {own.slice(0, SHOWN).map((dive) => (
             <li key={dive.id}>
               <span>
-                {feet(dive.leadFeet)}: {DIVE_TEXT[dive.result].toLowerCase()}
+                {distance(dive.leadFeet)}: {DIVE_TEXT[dive.result].toLowerCase()}
                 {dive.inchesShort !== null && ` by ${String(dive.inchesShort)} in`}, reaches{' '}
-                {feet(rangeShown(dive))}
+                {distance(rangeShown(dive))}
               </span>
               <span className="quiet">{shortDate(dive.takenAt)}</span>
               <Button
                 variant="link"
-                aria-label={`Undo the dive from ${feet(dive.leadFeet)}`}
+                aria-label={`Undo the dive from ${distance(dive.leadFeet)}`}
                 onClick={() => {
                   dives.takeBack(dive.id);
                 }}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bestLeadWords, inThrows, safeFeet } from './words.ts';
+import { bestLeadWords, inThrows, oneIn } from './words.ts';
 
 describe('a chance to be picked', () => {
   it('is said as coaches say it, in no more figures than there is reason for', () => {
@@ -7,15 +7,8 @@ describe('a chance to be picked', () => {
     expect(inThrows(0.00196)).toBe('out on 1 throw in 510');
     expect(inThrows(0.3)).toBe('out on 1 throw in 3');
     expect(inThrows(0.55)).toBe('out on 6 throws in 10');
+    expect([0.02, 0.55, 0.0001].map(oneIn)).toEqual(['1 in 50', '6 in 10', 'under 1 in 1000']);
     expect(inThrows(0.00001)).toBe('out on fewer than 1 throw in 1000');
-  });
-});
-
-describe('a longest lead', () => {
-  it('is rounded down to the half foot, never up', () => {
-    expect(safeFeet(12.99)).toBe('12.5\u00a0ft');
-    expect(safeFeet(13)).toBe('13\u00a0ft');
-    expect(safeFeet(13.499)).toBe('13\u00a0ft');
   });
 });
 

@@ -6,7 +6,10 @@ import type {
   SecondPick,
   Stride,
 } from '@bradyon/core/leads';
+import { distanceDown } from '../../ui/distance.ts';
+import { timesCount } from '../../ui/format.ts';
 import type { ThirdSchool } from './leadStore.ts';
+import type { Expected } from './useLeads.ts';
 
 export const MODE_TEXT: Record<LeadMode, string> = {
   twoWay: 'Two-way',
@@ -45,21 +48,24 @@ export function inThrows(chance: number): string {
   return `out on 1 throw in ${String(times)}`;
 }
 
-/** The same of a throw by whoever catches; null: nobody is chosen. */
-export function fromCatcherWords(chance: number | null): string {
-  return chance === null ? 'not known' : inThrows(chance);
+/** The same where a column says what it is. @example oneIn(0.02) // '1 in 50' */
+export function oneIn(chance: number): string {
+  return inThrows(chance)
+    .replace(/^out on (?:fewer than )?/, chance < 0.001 ? 'under ' : '')
+    .replace(/ throws? in/, ' in');
 }
 
-/** Feet as a lead is said, a longest one rounded the safe way: down to the half foot. */
-export function safeFeet(feet: number): string {
-  return `${String(Math.floor(feet * 2 + 1e-6) / 2)}\u00a0ft`;
+/** What an expected time rests on, in brackets. @example '(2 timed)' */
+export function restsWords({ basis, count }: Pick<Expected, 'basis' | 'count'>): string {
+  if (basis === 'timed') return `(${timesCount(count)})`;
+  return basis === 'supposed' ? '(what if)' : '(typical for the level, not timed)';
 }
 
 /** Rounded down, the safe way. @example "Best overall: 12.5 ft, about as good from 12 ft to 13 ft." */
 export function bestLeadWords(best: BestLead | null): string {
   if (!best) return 'No lead makes it worth going. Take the safe one.';
   const { leadFeet, fromFeet, toFeet } = best;
-  const [from, to] = [safeFeet(fromFeet), safeFeet(toFeet)];
+  const [from, to] = [distanceDown(fromFeet), distanceDown(toFeet)];
   const alike = from === to ? '' : `, about as good from ${from} to ${to}`;
-  return `Best overall: ${safeFeet(leadFeet)}${alike}.`;
+  return `Best overall: ${distanceDown(leadFeet)}${alike}.`;
 }

@@ -1,5 +1,6 @@
 import type { TestDiveRecord } from '@bradyon/contract/leads';
 import type { PersonId } from '@bradyon/core/units';
+import { distance } from '../../ui/distance.ts';
 import { changeKept, defineWrite, request, teamOf, type Answer } from '../../api/index.ts';
 
 export const divesKey = (teamId: string | null) => ['testDives', teamId];
@@ -24,6 +25,6 @@ export const diveWrite = defineWrite<TestDiveRecord>({
       ...kept.filter(({ id }) => !ids.has(id)),
     ]);
   },
-  words: ({ leadFeet }) => `Test dive from ${String(leadFeet)} ft`,
+  words: ({ leadFeet }) => `Test dive from ${distance(leadFeet)}`,
   reassign: (dive, personId) => ({ ...dive, personId: personId as PersonId }),
 });

@@ -42,7 +42,7 @@ export function PersonSelect({
           onChange(target.value as PersonId);
         }}
       >
-        {value === null && <option value="">Choose</option>}
+        {value === null && <option value="">{people.length === 0 ? 'Typical' : 'Choose'}</option>}
         {position ? (
           <>
             <optgroup label={position.players}>{options(people.filter(plays))}</optgroup>

@@ -82,3 +82,15 @@ export function RunnerSelect() {
     />
   );
 }
+
+/** Who is in a race: the runner, and the battery of whom we face. */
+export function RaceSelects() {
+  return (
+    <div className="control-row">
+      <RunnerSelect />
+      <FacingSelect />
+      <PitcherSelect label="Pitcher" />
+      <CatcherSelect label="Catcher" />
+    </div>
+  );
+}

@@ -4,9 +4,11 @@ export {
   CatcherSelect,
   FacingSelect,
   PitcherSelect,
+  RaceSelects,
   RunnerSelect,
   RunningSelect,
 } from './PlayingSelects.tsx';
-export { handWord, personLabel } from './words.ts';
-export { usePeople, usePerson, useSavePerson } from './usePeople.ts';
+export { orTypical, standsInFor, type RaceRole } from './standIns.ts';
+export { firstName, handWord, lastName, personLabel, roleLabel } from './words.ts';
+export { usePeople, usePerson, useSaveOpponent, useSavePerson } from './usePeople.ts';
 export { usePlaying } from './usePlaying.ts';

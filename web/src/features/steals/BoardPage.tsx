@@ -1,11 +1,11 @@
 import type { Person } from '@bradyon/core/people';
-import { DELIVERY_STYLES } from '@bradyon/core/timing';
 import { TARGET_BASES } from '@bradyon/core/units';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import {
   Choice,
   Empty,
   Failure,
+  Folded,
   Loading,
   percent,
   PickOne,
@@ -13,7 +13,15 @@ import {
   Stepper,
   useTitle,
 } from '../../ui/index.ts';
-import { CatcherSelect, FacingSelect, handWord, RunnerSelect } from '../people/index.ts';
+import {
+  CatcherSelect,
+  FacingSelect,
+  handWord,
+  lastName,
+  orTypical,
+  RunnerSelect,
+  usePeople,
+} from '../people/index.ts';
 import {
   arrange,
   mostUnsettled,
@@ -25,6 +33,7 @@ import {
 } from './board.ts';
 import './BoardPage.scss';
 import { BoardTable } from './BoardTable.tsx';
+import { DeliveryChoice } from './DeliveryChoice.tsx';
 import { StealTabs } from './StealTabs.tsx';
 import { useBoard } from './useBoard.ts';
 import { BASE_TEXT, STYLE_TEXT, VERDICT_NOTES } from './words.ts';
@@ -41,6 +50,7 @@ const SHOW_TEXT: Record<Show, string> = { all: 'Everybody', go: 'Go', near: 'Go 
 export function BoardPage() {
   useTitle('Steal board');
   const board = useBoard();
+  const { opponents } = usePeople(board.team.id);
   const navigate = useNavigate();
   const [query, setQuery] = useSearchParams();
   const view = query.get('view') === 'runner' ? 'runner' : 'team';
@@ -80,6 +90,14 @@ export function BoardPage() {
     void navigate(`/teams/${team.id}/steals`);
   };
 
+  const them = opponents.find(({ id }) => id === onField.facing)?.name ?? 'practice';
+  const chosen = [
+    ofOne
+      ? `${lastName(runner)} vs ${them}`
+      : `${them}, ${lastName(orTypical(onField.catcher, 'catcher'))} catching`,
+    BASE_TEXT[playing.base].toLowerCase(),
+    ...(team.ruleset.leadRule === 'open' ? [STYLE_TEXT[playing.style].toLowerCase()] : []),
+  ].join(', ');
   return (
     <>
       <div className="page-head">
@@ -93,58 +111,51 @@ export function BoardPage() {
         </div>
         <StealTabs />
       </div>
-      <div className="board-choices">
-        <Choice
-          label="View"
-          value={view}
-          options={[
-            { value: 'team', text: 'All runners' },
-            { value: 'runner', text: 'One runner' },
-          ]}
-          onChange={(value) => {
-            set('view', value);
-          }}
-        />
-        <Choice
-          label="Base"
-          value={playing.base}
-          options={TARGET_BASES.map((value) => ({ value, text: BASE_TEXT[value] }))}
-          onChange={(base) => {
-            pick({ base });
-          }}
-        />
-        {team.ruleset.leadRule === 'open' && (
+      <Folded chosen={chosen}>
+        <div className="control-row board-choices">
           <Choice
-            label="Delivery"
-            value={playing.style}
-            options={DELIVERY_STYLES.map((value) => ({ value, text: STYLE_TEXT[value] }))}
-            onChange={(style) => {
-              pick({ style });
+            label="View"
+            value={view}
+            options={[
+              { value: 'team', text: 'All runners' },
+              { value: 'runner', text: 'One runner' },
+            ]}
+            onChange={(value) => {
+              set('view', value);
             }}
           />
-        )}
-        <FacingSelect />
-        {ofOne ? <RunnerSelect /> : <CatcherSelect label="With catcher" />}
-        <PickOne
-          label="Sort"
-          value={sort}
-          options={SORTS.filter((each) => !ofOne || each !== 'run').map((value) => ({
-            value,
-            text: SORT_TEXT[value],
-          }))}
-          onChange={(value) => {
-            set('sort', value);
-          }}
-        />
-        <PickOne
-          label="Show"
-          value={show}
-          options={SHOWS.map((value) => ({ value, text: SHOW_TEXT[value] }))}
-          onChange={(value) => {
-            set('show', value);
-          }}
-        />
-      </div>
+          <Choice
+            label="Base"
+            value={playing.base}
+            options={TARGET_BASES.map((value) => ({ value, text: BASE_TEXT[value] }))}
+            onChange={(base) => {
+              pick({ base });
+            }}
+          />
+          <DeliveryChoice />
+          <FacingSelect />
+          {ofOne ? <RunnerSelect /> : <CatcherSelect label="With catcher" />}
+          <PickOne
+            label="Sort"
+            value={sort}
+            options={SORTS.filter((each) => !ofOne || each !== 'run').map((value) => ({
+              value,
+              text: SORT_TEXT[value],
+            }))}
+            onChange={(value) => {
+              set('sort', value);
+            }}
+          />
+          <PickOne
+            label="Show"
+            value={show}
+            options={SHOWS.map((value) => ({ value, text: SHOW_TEXT[value] }))}
+            onChange={(value) => {
+              set('show', value);
+            }}
+          />
+        </div>
+      </Folded>
       {board.kind === null ? (
         <Empty title="Your rules do not allow stealing.">
           <p>If your league does, change it under Team, Rules.</p>

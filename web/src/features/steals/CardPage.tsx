@@ -30,11 +30,11 @@ import { STYLE_TEXT } from './words.ts';
 /** Columns beside the catcher's own pop, by the paper's width. */
 const TO_EACH_SIDE: Record<Paper, number> = { letter: 4, a4: 4, pocket: 2 };
 
-/** The go-card: per runner the slowest delivery he may go on, for each pop. It replaces the screen where none is allowed. */
+/** The go card: per runner the quickest delivery to go on, for each pop. It replaces the screen where none is allowed. */
 export function CardPage() {
   useTitle('Go card');
   const { id: teamId } = useTeam();
-  const steal = useSteal();
+  const steal = useSteal({ supposing: false });
   if (steal.error) return <Failure error={steal.error} retry={steal.retry} />;
   if (steal.isLoading) return <Loading what="your times" />;
   const { pitcher, catcher, runners } = steal.onField;
@@ -44,7 +44,7 @@ export function CardPage() {
         <h1>Go card</h1>
         <StealTabs />
       </div>
-      <div className="steal-who">
+      <div className="control-row steal-who no-print">
         <FacingSelect />
         <PitcherSelect label="Pitcher" />
         <CatcherSelect label="Catcher" />

@@ -2,9 +2,9 @@ import { chancePicked } from '@bradyon/core/leads';
 import { inThrows, spreadOfEstimate, useLeads } from '../leads/index.ts';
 import type { StealInView } from './useSteal.ts';
 
-/** A hop lead has to survive a throw over while he rolls away from the bag. */
+/** A hop lead has to survive a throw over while the runner rolls away from the bag. */
 export function HopRisk({ steal: { view, kind, base } }: { steal: StealInView }) {
-  const leads = useLeads();
+  const leads = useLeads({ whatIf: false });
   if (!view || kind !== 'hop' || base !== 'second') return null;
   const { runner, pitcher } = view.names;
   const move = leads.moveOf(pitcher, 'first');

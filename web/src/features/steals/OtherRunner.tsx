@@ -60,17 +60,21 @@ function doubleWords(
 ): string {
   const [kind] = stealKinds(times.field.ruleset, 'second');
   if (!view || !kind) return '';
-  const question = questionOf(
-    times,
-    { ...view.names, runner: other },
-    {
-      base: 'second',
-      kind,
-      style: playing.style,
-      batter: null,
-      leadFeet: other.leadFeet,
-    },
-  );
+  const question = {
+    ...questionOf(
+      times,
+      { ...view.names, runner: other },
+      {
+        base: 'second',
+        kind,
+        style: playing.style,
+        batter: null,
+        leadFeet: other.leadFeet,
+      },
+    ),
+    // Both run on the same pitch, supposed or not.
+    supposed: { pitch: view.question.supposed?.pitch },
+  };
   const double = doubleSteal(toThird, judgeSteal(question, judging));
   const name = double.theirs === 'third' ? view.names.runner.name : other.name;
   return `Double steal: nobody out ${percent(double.chance)}. The defense should throw to ${double.theirs}, at ${name}. Thrown to third ${percent(double.thrownToThird)}, thrown to second ${percent(double.thrownToSecond)}, where the runner leaves a tenth later.`;

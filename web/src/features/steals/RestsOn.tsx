@@ -12,6 +12,7 @@ import type { Person } from '@bradyon/core/people';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { giveOrTake, seconds, SpreadDots, timesCount } from '../../ui/index.ts';
+import { standsInFor } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { dotsOf, KIND_WORDS } from '../timing/index.ts';
 
@@ -85,7 +86,7 @@ export function RunRestsOn({
     <RestBox title={title} personId={person.id}>
       <Figure leg={leg} words={runWords(form, leg)} />
       <Doubtful populations={form.restsOn} />
-      {steals ? (
+      {steals && leg.basis !== 'supposed' ? (
         <SpreadDots
           tone="runner"
           meanSeconds={leg.spread.meanSeconds}
@@ -123,7 +124,11 @@ function RestBox({
   return (
     <section className="card-box">
       <h2>
-        <Link to={`/teams/${teamId}/timing/${personId}`}>{title}</Link>
+        {standsInFor({ id: personId }) ? (
+          title
+        ) : (
+          <Link to={`/teams/${teamId}/timing/${personId}`}>{title}</Link>
+        )}
       </h2>
       {children}
     </section>
@@ -163,12 +168,14 @@ function TimeHim({ to, words }: { to: string; words: string }) {
 function ballWords({ name, basis, count, spread }: Leg): string {
   if (name === 'windUp') return 'typical windup, not timed';
   if (basis === 'typical') return 'typical for the level';
+  if (basis === 'supposed') return 'what if';
   if (basis === 'reckoned') return `from the leg lift (${timesCount(count)}), minus .17`;
   return `${giveOrTake(spread.sdSeconds)}, ${timesCount(count)}`;
 }
 
 function runWords({ restsOn }: Runner, { basis, count, spread }: Leg): string {
   if (basis === 'typical') return 'typical for the level';
+  if (basis === 'supposed') return 'what if';
   const all = restsOn.reduce((sum, { estimate }) => sum + (estimate?.count ?? 0), 0);
   if (basis === 'reckoned') {
     return `${giveOrTake(spread.sdSeconds)}, from ${String(all)} other runs`;

@@ -4,7 +4,7 @@ import { BASE_TEXT, missingWords } from './words.ts';
 
 /** Under the watch: whether the runner who was picked goes now, with the pitch that was just timed in it. */
 export function RunnerVerdict() {
-  const { view, base, needed, isLoading } = useSteal();
+  const { view, base, needed, isLoading } = useSteal({ supposing: false });
   if (!view || isLoading) return null;
   const { steal, names } = view;
   return (

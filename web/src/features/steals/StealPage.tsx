@@ -1,13 +1,16 @@
-import { footWorth } from '@bradyon/core/steals';
+import { footWorth, stealKinds } from '@bradyon/core/steals';
 import { Link } from 'react-router';
-import { Empty, Failure, Loading, RaceView, useTitle, VerdictBadge } from '../../ui/index.ts';
 import {
-  CatcherSelect,
-  FacingSelect,
-  personLabel,
-  PitcherSelect,
-  RunnerSelect,
-} from '../people/index.ts';
+  Empty,
+  Failure,
+  Folded,
+  Loading,
+  RaceView,
+  useTitle,
+  VerdictBadge,
+} from '../../ui/index.ts';
+import { roleLabel, RaceSelects } from '../people/index.ts';
+import { WhatIf } from '../suppose/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { HopRisk } from './HopRisk.tsx';
 import { NeededChance } from './NeededChance.tsx';
@@ -17,13 +20,13 @@ import { StealTabs } from './StealTabs.tsx';
 import { Supposing } from './Supposing.tsx';
 import { useSteal, type StealInView } from './useSteal.ts';
 import { WhatElse } from './WhatElse.tsx';
-import { gapOf, lanesOf, wordsOf } from './words.ts';
+import { chosenWords, gapOf, lanesOf, standInWords, wordsOf } from './words.ts';
 
-/** Can he make it? The race, the chance, what he needs, and what it rests on. */
+/** Can the runner make it? The race, the chance, what it needs, and what it rests on. */
 export function StealPage() {
   useTitle('Steal');
   const { ruleset } = useTeam();
-  const steal = useSteal();
+  const steal = useSteal({ supposing: true });
   if (steal.error) return <Failure error={steal.error} retry={steal.retry} />;
   if (steal.isLoading) return <Loading what="your times" />;
   return (
@@ -32,17 +35,20 @@ export function StealPage() {
         <h1>Steal {steal.base}</h1>
         <StealTabs />
       </div>
-      <div className="steal-who">
-        <RunnerSelect />
-        <FacingSelect />
-        <PitcherSelect label="Pitcher" />
-        <CatcherSelect label="Catcher" />
-      </div>
-      {ruleset.stealAllowed ? (
-        <div className="steal-body">
-          <Supposing steal={steal} />
-          <Answer steal={steal} />
-        </div>
+      {steal.view ? (
+        <>
+          <Folded
+            chosen={chosenWords(steal.view.names, {
+              base: steal.base,
+              kind: steal.kind === stealKinds(ruleset, steal.base)[0] ? null : steal.kind,
+              style: ruleset.leadRule === 'open' ? steal.playing.style : null,
+            })}
+          >
+            <RaceSelects />
+            <Supposing steal={steal} />
+          </Folded>
+          <Answer steal={steal} view={steal.view} />
+        </>
       ) : (
         <Empty title="Your rules do not allow stealing.">
           <p>If your league does, change it under Team, Rules.</p>
@@ -52,23 +58,9 @@ export function StealPage() {
   );
 }
 
-function Answer({ steal }: { steal: StealInView }) {
+function Answer({ steal, view }: { steal: StealInView; view: NonNullable<StealInView['view']> }) {
   const { id: teamId } = useTeam();
-  const { view, onField, base, playing, needed } = steal;
-  if (!view) {
-    return (
-      <Empty title="Choose a runner, a pitcher and a catcher.">
-        <p>
-          {onField.runners.length === 0
-            ? 'Your roster is empty. Add your players first.'
-            : 'They have no pitcher or catcher yet. Add them first.'}
-        </p>
-        <Link className="btn btn-primary" to={`/teams/${teamId}/people`}>
-          Add players
-        </Link>
-      </Empty>
-    );
-  }
+  const { base, playing, needed, standIns } = steal;
   const { names, question, judging } = view;
   const { legs } = view.steal;
   const foot = footWorth(question, view.steal);
@@ -97,7 +89,16 @@ function Answer({ steal }: { steal: StealInView }) {
           gapGood={gapOf(legs) >= 0}
           twin={words.twin}
         />
-        <p className="steal-threshold">{words.threshold}</p>
+        <div className="steal-under">
+          {words.threshold && <p className="steal-threshold">{words.threshold}</p>}
+          <WhatIf times={view.whatIf} />
+        </div>
+        {standIns.length > 0 && (
+          <p className="steal-stand-in">
+            {standInWords(standIns)} Type your times under What if, or{' '}
+            <Link to={`/teams/${teamId}/people`}>add players</Link>.
+          </p>
+        )}
         <HopRisk steal={steal} />
       </section>
       <WhatElse
@@ -110,7 +111,7 @@ function Answer({ steal }: { steal: StealInView }) {
       />
       <div className="steal-rests">
         <BallRestsOn
-          title={`${personLabel(names.pitcher)}, pitcher`}
+          title={roleLabel(names.pitcher, 'pitcher')}
           personId={names.pitcher.id}
           leg={legs.pitch}
           populations={question.pitcher.populations}
@@ -123,7 +124,7 @@ function Answer({ steal }: { steal: StealInView }) {
           base={playing.base}
         />
         <BallRestsOn
-          title={`${personLabel(names.catcher)}, catcher`}
+          title={roleLabel(names.catcher, 'catcher')}
           personId={names.catcher.id}
           leg={legs.pop}
           populations={question.catcher.populations}
@@ -132,7 +133,7 @@ function Answer({ steal }: { steal: StealInView }) {
           base={playing.base}
         />
         <RunRestsOn
-          title={`${personLabel(names.runner)}, runner`}
+          title={roleLabel(names.runner, 'runner')}
           person={names.runner}
           leg={legs.run}
           form={question.runner.form}
@@ -147,10 +148,9 @@ function Answer({ steal }: { steal: StealInView }) {
         </p>
       )}
       <p className="steal-care quiet">
-        Tag and throw are typical for the level
-        {legs.jump?.basis === 'timed' ? '' : ', so is the jump'}. Hatched bars are typical, not
-        timed. Sliding can hurt: slide only as taught, head-first only where the league allows it,
-        helmets on. The umpire and your league&rsquo;s book decide.
+        Hatched bars are typical or what-if, not timed. Sliding can hurt: slide only as taught,
+        head-first only where the league allows it, helmets on. The umpire and your league&rsquo;s
+        book decide.
       </p>
     </>
   );

@@ -1,28 +1,27 @@
 import { PITCHES, type Count } from '@bradyon/core/race';
 import { commonLeadFeet } from '@bradyon/core/sprint';
 import { STEAL_BASES, stealKinds, USUAL_COVER_FEET } from '@bradyon/core/steals';
-import { DELIVERY_STYLES } from '@bradyon/core/timing';
-import { Choice, feet, PickOne, Stepper } from '../../ui/index.ts';
+import { Choice, distance, PickOne, Stepper } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
+import { DeliveryChoice } from './DeliveryChoice.tsx';
 import { leadOf, useSupposed } from './stealStore.ts';
 import type { StealInView } from './useSteal.ts';
-import { BASE_TEXT, KIND_TEXT, PITCH_TEXT, STYLE_TEXT } from './words.ts';
+import { BASE_TEXT, KIND_TEXT, PITCH_TEXT } from './words.ts';
 
 const COUNTS: Count[] = [0, 1, 2, 3].flatMap((balls) =>
   [0, 1, 2].map((strikes) => ({ balls, strikes })),
 );
 const countText = ({ balls, strikes }: Count): string => `${String(balls)}-${String(strikes)}`;
 
-/** What a coach thinks in: base, delivery, kind of steal, the pitch he expects, who is in the way. */
+/** What a coach thinks in: base, delivery, kind of steal, the pitch expected, who is in the way. */
 export function Supposing({ steal }: { steal: StealInView }) {
   const { ruleset } = useTeam();
-  const { base, kind, playing, pick, supposed, onField } = steal;
-  const open = ruleset.leadRule === 'open';
-  const { runner } = onField;
+  const { base, kind, pick, supposed, view } = steal;
+  const runner = view?.names.runner;
   const kinds = stealKinds(ruleset, base);
   const usualLead = commonLeadFeet({ kind: 'steal', base: 'second' }, ruleset);
   return (
-    <div className="steal-supposing">
+    <div className="control-row">
       <Choice
         label="Base"
         value={base}
@@ -32,16 +31,7 @@ export function Supposing({ steal }: { steal: StealInView }) {
           if (value !== 'home') pick({ base: value });
         }}
       />
-      {open && (
-        <Choice
-          label="Delivery"
-          value={playing.style}
-          options={DELIVERY_STYLES.map((value) => ({ value, text: STYLE_TEXT[value] }))}
-          onChange={(style) => {
-            pick({ style });
-          }}
-        />
-      )}
+      <DeliveryChoice />
       {kinds.length > 1 && kind && (
         <Choice
           label="Kind of steal"
@@ -100,7 +90,7 @@ export function Supposing({ steal }: { steal: StealInView }) {
           step={0.5}
           min={4}
           max={20}
-          text={feet}
+          text={distance}
           onChange={(leadFeet) => {
             useSupposed.setState({ lead: { runnerId: runner.id, feet: leadFeet } });
           }}
@@ -113,7 +103,7 @@ export function Supposing({ steal }: { steal: StealInView }) {
           step={2}
           min={4}
           max={60}
-          text={feet}
+          text={distance}
           onChange={(coverFeet) => {
             useSupposed.setState({ coverFeet });
           }}

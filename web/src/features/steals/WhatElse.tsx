@@ -12,7 +12,7 @@ import {
   type Steal,
   type StealQuestion,
 } from '@bradyon/core/steals';
-import { feet, percent, seconds } from '../../ui/index.ts';
+import { distance, percent, seconds } from '../../ui/index.ts';
 import { legOwner, type Names } from './words.ts';
 
 interface Props {
@@ -81,7 +81,7 @@ function WouldTake({ steal, question, judging, needed, foot }: Props) {
       : []),
     ['Run at most', seconds(-roundedUp(-needs.runSeconds))],
     ...(question.field.ruleset.leadRule === 'open' && question.base === 'second' && lead > 0
-      ? [['Lead at least', feet(Math.ceil(lead * 2) / 2)] as [string, string]]
+      ? [['Lead at least', distance(Math.ceil(lead * 2) / 2)] as [string, string]]
       : []),
     ['Jump at most', seconds(-roundedUp(-needs.jumpSeconds))],
   ];

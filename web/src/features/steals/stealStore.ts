@@ -30,10 +30,10 @@ export const NOTHING_SUPPOSED: Supposed = {
   lead: null,
 };
 
-/** Forgotten with the page: a supposition of yesterday's pitch helps nobody. */
 /** The lead supposed for a runner, else his own; null: the usual one. */
 export function leadOf({ lead }: Supposed, { id, leadFeet }: Person): number | null {
   return lead?.runnerId === id ? lead.feet : leadFeet;
 }
 
+/** Forgotten with the page: a supposition of yesterday's pitch helps nobody. */
 export const useSupposed = create<Supposed>()(() => NOTHING_SUPPOSED);

@@ -52,7 +52,10 @@ const columnOf = keepLast(
       };
       const attempt = { base, kind, style, batter: null, leadFeet: person.leadFeet };
       return cellOf(
-        { ...questionOf(known, { pitcher, catcher, runner: person }, attempt), pitchSeconds },
+        {
+          ...questionOf(known, { pitcher, catcher, runner: person }, attempt),
+          supposed: { pitch: pitchSeconds },
+        },
         judging,
       );
     }),

@@ -7,7 +7,8 @@ import { aReading } from '@bradyon/core/testing';
 import { LEVELS, type Reading } from '@bradyon/core/timing';
 import type { PersonId } from '@bradyon/core/units';
 import { describe, expect, it } from 'vitest';
-import { gapOf, lanesOf, wordsOf } from './words.ts';
+import { chosenWords, gapOf, lanesOf, standInWords, wordsOf } from './words.ts';
+import { orTypical } from '../people/index.ts';
 
 const field: Conditions = { level: LEVELS.hs, ruleset: PRESETS.fullSizeSeven };
 const person = (name: string): Person => ({
@@ -95,10 +96,34 @@ describe('the lanes', () => {
     expect(ball.title.replace('\u00a0', ' ')).toBe(`Ball ${sum(ball).toFixed(2)} s`);
   });
 
-  it('hatch what is not his own, but not what is nobody’s', () => {
+  it('hatch whatever nobody timed', () => {
     const [ball, runner] = lanesOf(stealOf(null, 3.4).steal.legs);
-    expect(ball.legs.map(({ own }) => own)).toEqual([false, true, true]);
-    expect(runner.legs.map(({ own }) => own)).toEqual([true, true]);
+    expect(ball.legs.map(({ own }) => own)).toEqual([false, true, false]);
+    expect(runner.legs.map(({ own }) => own)).toEqual([false, true]);
     expect(ball.spreadSeconds).toBeGreaterThan(0.1);
+  });
+});
+
+describe('what is chosen, in a line', () => {
+  const typical = {
+    pitcher: orTypical(null, 'pitcher'),
+    catcher: orTypical(null, 'catcher'),
+    runner: orTypical(null, 'runner'),
+  };
+
+  it('names everybody by their last name, and only what is not usual', () => {
+    const usual = { base: 'second', kind: null, style: 'legLift' } as const;
+    expect(chosenWords(names, usual)).toBe('Dara vs Ruiz and Vance, second, leg lift');
+    expect(chosenWords(names, { base: 'third', kind: 'delayed', style: null })).toBe(
+      'Dara vs Ruiz and Vance, third, delayed',
+    );
+    expect(chosenWords(typical, usual)).toBe('Typical players, second, leg lift');
+    expect(chosenWords({ ...names, pitcher: typical.pitcher }, usual)).toContain('Dara vs typical');
+  });
+
+  it('says for whom a typical player stands in', () => {
+    expect(standInWords(['pitcher', 'catcher'])).toBe(
+      'No pitcher or catcher chosen: typical for the level.',
+    );
   });
 });

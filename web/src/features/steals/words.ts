@@ -2,6 +2,7 @@ import { type Pitch } from '@bradyon/core/race';
 import type { Person } from '@bradyon/core/people';
 import {
   roundedUp,
+  type Basis,
   type Leg,
   type LegName,
   type Legs,
@@ -11,7 +12,8 @@ import {
   type Verdict,
 } from '@bradyon/core/steals';
 import type { DeliveryStyle } from '@bradyon/core/timing';
-import { feet, percent, seconds, type Lane } from '../../ui/index.ts';
+import { distance, percent, seconds, type Lane } from '../../ui/index.ts';
+import { lastName, standsInFor, type RaceRole } from '../people/index.ts';
 
 export const BASE_TEXT: Record<StealBase, string> = {
   second: 'Second',
@@ -45,6 +47,12 @@ const LEG_LABELS: Record<LegName, string> = {
   tag: 'tag',
   jump: 'jump',
   run: 'Run',
+};
+
+const BASIS_TEXT: Record<Exclude<Basis, 'timed'>, string> = {
+  reckoned: 'from other times',
+  typical: 'typical',
+  supposed: 'what if',
 };
 
 /** Who is in the race. */
@@ -82,8 +90,6 @@ export function lanesOf(legs: Legs): [Lane, Lane] {
   ];
 }
 
-const NOBODYS: ReadonlySet<LegName> = new Set<LegName>(['tag', 'surprise', 'windUp']);
-
 function lane(title: string, tone: Lane['tone'], legs: readonly Leg[]): Lane {
   return {
     title,
@@ -91,8 +97,7 @@ function lane(title: string, tone: Lane['tone'], legs: readonly Leg[]): Lane {
     legs: legs.map((leg) => ({
       label: LEG_LABELS[leg.name],
       seconds: shown(leg),
-      // What belongs to nobody is never his own, and needs no hatching; nor does a jump where leads are open.
-      own: leg.basis === 'timed' || NOBODYS.has(leg.name) || leg.name === 'jump',
+      own: leg.basis === 'timed' || leg.basis === 'reckoned',
     })),
     // Independent spreads add as squares.
     spreadSeconds: Math.hypot(...legs.map(({ spread }) => spread.sdSeconds)),
@@ -129,7 +134,7 @@ export function wordsOf({
 }): StealWords {
   const [ball, runner] = lanesLegs(steal.legs);
   const gapSeconds = gapOf(steal.legs);
-  const apart = `${seconds(Math.abs(gapSeconds))}, ${feet(gapSeconds / footSeconds)}`;
+  const apart = `${seconds(Math.abs(gapSeconds))}, ${distance(gapSeconds / footSeconds)}`;
   const gap = `${gapSeconds >= 0 ? 'safe' : 'out'} by ${apart}`;
   const untimed = steal.verdict === 'untimed';
   return {
@@ -182,7 +187,7 @@ export function missingWords(
 function legsInWords(legs: readonly Leg[]): string {
   return legs
     .map((leg) => {
-      const rests = leg.basis === 'timed' ? `${String(leg.count)} timed` : leg.basis;
+      const rests = leg.basis === 'timed' ? `${String(leg.count)} timed` : BASIS_TEXT[leg.basis];
       return `${LEG_LABELS[leg.name].toLowerCase()} ${seconds(shown(leg))} (${rests})`;
     })
     .join(', ');
@@ -201,3 +206,26 @@ export const VERDICT_NOTES: Record<Verdict, string> = {
   stay: 'clearly short',
   untimed: 'somebody important is not timed yet',
 };
+
+/** What is asked, in a line. @example 'Okafor vs Villanueva and Idowu, second, leg lift' */
+export function chosenWords(
+  { pitcher, catcher, runner }: Names,
+  { base, kind, style }: { base: StealBase; kind: StealKind | null; style: DeliveryStyle | null },
+): string {
+  const how = [
+    BASE_TEXT[base],
+    style === null ? null : STYLE_TEXT[style],
+    kind === null ? null : KIND_TEXT[kind],
+  ].filter((each) => each !== null);
+  const all = [runner, pitcher, catcher];
+  const who = all.every((person) => standsInFor(person))
+    ? 'Typical players'
+    : `${lastName(runner)} vs ${lastName(pitcher)} and ${lastName(catcher)}`;
+  return `${who}, ${how.join(', ').toLowerCase()}`;
+}
+
+/** Whom typical players stand in for. @example standInWords(['pitcher']) // 'No pitcher chosen: typical for the level.' */
+export function standInWords(roles: readonly RaceRole[]): string {
+  const who = new Intl.ListFormat('en', { type: 'disjunction' }).format(roles);
+  return `No ${who} chosen: typical for the level.`;
+}

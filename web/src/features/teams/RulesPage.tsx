@@ -3,15 +3,17 @@ import {
   LEAD_RULES,
   PRESET_NAMES,
   PRESETS,
+  RE_ENTRIES,
   SPORTS,
   type PresetName,
+  type ReEntry,
   type Ruleset,
 } from '@bradyon/core/rules';
 import { LEVELS, levelsOf, type LevelName } from '@bradyon/core/timing';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useContractForm } from '../../api/index.ts';
-import { FormField, notify, useTitle } from '../../ui/index.ts';
+import { distanceAsTaken, distanceUnit, FormField, notify, useTitle } from '../../ui/index.ts';
 import { figure } from './figure.ts';
 import './RulesPage.scss';
 import { TeamTabs } from './TeamTabs.tsx';
@@ -50,17 +52,40 @@ const FIGURES: { key: keyof Ruleset & keyof Values; label: string; unit: string;
       hint: 'Blank: none',
     },
     { key: 'pickLimit', label: 'Throws to a base per batter', unit: '', hint: 'Blank: no limit' },
+    { key: 'runLimitPerHalf', label: 'Runs per half inning', unit: '', hint: 'Blank: no limit' },
   ];
 
 const FLAGS: {
-  key: 'stealAllowed' | 'buntAllowed' | 'headFirstAllowed' | 'devicesAllowed';
+  key:
+    | 'stealAllowed'
+    | 'buntAllowed'
+    | 'headFirstAllowed'
+    | 'devicesAllowed'
+    | 'runLimitLastOpen'
+    | 'droppedThirdStrike'
+    | 'infieldFly'
+    | 'courtesyRunner'
+    | 'continuousOrder'
+    | 'illegalPitchAdvances';
   label: string;
 }[] = [
   { key: 'stealAllowed', label: 'Stealing allowed' },
   { key: 'buntAllowed', label: 'Bunting allowed' },
   { key: 'headFirstAllowed', label: 'Head-first slides allowed' },
   { key: 'devicesAllowed', label: "Devices allowed in the coach's box" },
+  { key: 'droppedThirdStrike', label: 'Dropped third strike: the batter may run' },
+  { key: 'infieldFly', label: 'Infield fly rule' },
+  { key: 'courtesyRunner', label: 'Courtesy runners for pitcher and catcher' },
+  { key: 'continuousOrder', label: 'Everybody bats' },
+  { key: 'illegalPitchAdvances', label: 'Illegal pitch: runners move up' },
+  { key: 'runLimitLastOpen', label: 'No run limit in the last inning' },
 ];
+
+const RE_ENTRY_OPTIONS: Record<ReEntry, string> = {
+  none: 'Nobody comes back',
+  startersOnce: 'Starters, once, same spot',
+  free: 'Anybody, any time',
+};
 
 type TypedRules = Omit<
   Values,
@@ -120,6 +145,7 @@ export function RulesPage() {
         name: values.rulesName,
         sport: values.sport,
         leadRule: values.leadRule,
+        reEntry: values.reEntry,
         ...Object.fromEntries(FIGURES.map(({ key }) => [key, figure(values[key] as string)])),
         ...Object.fromEntries(FLAGS.map(({ key }) => [key, values[key]])),
       },
@@ -259,11 +285,26 @@ export function RulesPage() {
               </Form.Select>
             )}
           </FormField>
+          <FormField label="Coming back into a game" error={errorOf('ruleset.reEntry')}>
+            {(field) => (
+              <Form.Select {...field} {...form.register('reEntry')}>
+                {RE_ENTRIES.map((each) => (
+                  <option key={each} value={each}>
+                    {RE_ENTRY_OPTIONS[each]}
+                  </option>
+                ))}
+              </Form.Select>
+            )}
+          </FormField>
           {FIGURES.map(({ key, label, unit, hint }) => (
             <FormField
               key={key}
               label={unit ? `${label}, ${unit}` : label}
-              hint={hint}
+              hint={
+                unit === 'ft' && distanceUnit() === 'm'
+                  ? distanceAsTaken(Number(form.watch(key)) || 0)
+                  : hint
+              }
               error={errorOf(`ruleset.${key}`)}
             >
               {(field) => <Form.Control {...field} inputMode="decimal" {...form.register(key)} />}

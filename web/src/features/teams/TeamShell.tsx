@@ -5,7 +5,15 @@ import { ChevronDown, LogOut, Moon, Sun, UserCog } from 'lucide-react';
 import { useEffect, useState, type ReactNode } from 'react';
 import Dropdown from 'react-bootstrap/Dropdown';
 import { Link, Outlet, useNavigate, useParams } from 'react-router';
-import { Empty, Failure, Loading, Mark, useTheme } from '../../ui/index.ts';
+import {
+  distanceText,
+  Empty,
+  Failure,
+  Loading,
+  Mark,
+  useDistanceUnit,
+  useTheme,
+} from '../../ui/index.ts';
 import { SignOutDialog, useAccount } from '../accounts/index.ts';
 import { Rail } from './Rail.tsx';
 import './TeamShell.scss';
@@ -54,6 +62,7 @@ export function TeamShell({ saving }: { saving: ReactNode }) {
 
 function Strip({ team, teams, saving }: { team: Team; teams: Team[]; saving: ReactNode }) {
   const { ruleset } = team;
+  const unit = useDistanceUnit();
   return (
     <header className="strip">
       <Link to={`/teams/${team.id}/timing`} className="strip-mark" aria-label="Bradyon, to Time">
@@ -63,9 +72,9 @@ function Strip({ team, teams, saving }: { team: Team; teams: Team[]; saving: Rea
       <dl className="strip-tiles">
         <div>
           <dd>
-            {ruleset.baseDistanceFeet} / {ruleset.pitchingDistanceFeet}
+            {distanceText(ruleset.baseDistanceFeet)} / {distanceText(ruleset.pitchingDistanceFeet)}
           </dd>
-          <dt>feet</dt>
+          <dt>{unit === 'm' ? 'meters' : 'feet'}</dt>
         </div>
         <div>
           <dd>{ruleset.innings}</dd>

@@ -59,6 +59,10 @@ export function FirstSteps() {
           </li>
         ))}
       </ol>
+      <p>
+        <span className="quiet">No times yet? A typical player stands in.</span>{' '}
+        <Link to={`${base}/steals`}>See a steal</Link>
+      </p>
     </section>
   );
 }

@@ -3,7 +3,7 @@ import { ASIDE_REASONS, type AsideReason, type Reading } from '@bradyon/core/tim
 import { RotateCcw, TriangleAlert } from 'lucide-react';
 import { memo, useState } from 'react';
 import Dropdown from 'react-bootstrap/Dropdown';
-import { longDate, notify, seconds, shortDate } from '../../ui/index.ts';
+import { longDate, notify, seconds, shortDate, distanceAsTaken } from '../../ui/index.ts';
 import { useAccount } from '../accounts/index.ts';
 import { usePeople } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
@@ -78,7 +78,7 @@ const ReadingRow = memo(function ReadingRow({
       <span className="reading-words">
         <span>
           {what}
-          {leadFeet === null ? '' : ` from ${String(leadFeet)} ft`}
+          {leadFeet === null ? '' : ` from ${distanceAsTaken(leadFeet)}`}
           {start === null ? '' : `, ${START_WORDS[start]}`}
         </span>
         <span className="quiet" title={longDate(takenAt)}>

@@ -8,7 +8,14 @@ import { commonLeadFeet } from '@bradyon/core/sprint';
 import type { TargetBase } from '@bradyon/core/units';
 import { useId, useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { Choice, useKeys } from '../../ui/index.ts';
+import {
+  Choice,
+  useKeys,
+  distanceAsTaken,
+  distanceText,
+  distanceUnit,
+  typedFeet,
+} from '../../ui/index.ts';
 import { RunningSelect, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { NobodyToTime, UndoButton } from './BatteryWatch.tsx';
@@ -75,10 +82,10 @@ export function RunnersWatch() {
   const usualLead = commonLeadFeet(context, team.ruleset);
   const isDash = run.kind === 'dash';
   const usualFeet = isDash ? USUAL_DASH_FEET : usualLead;
-  const typedFeet = typed[run.value] ?? (usualFeet === null ? '' : String(usualFeet));
-  const feet = typedFeet.trim() === '' ? null : Number(typedFeet.replace(',', '.'));
-  const limit = isDash ? 400 : 40;
-  const fits = feet === null ? !isDash : feet >= (isDash ? 1 : 0) && feet <= limit;
+  const feetText = typed[run.value] ?? (usualFeet === null ? '' : distanceText(usualFeet));
+  const feet = typedFeet(feetText);
+  const problem = feetProblem(feet, isDash);
+  const fits = problem === null;
 
   const ownerOf = (): SplitOwner | null => {
     const runner = line.now();
@@ -120,8 +127,8 @@ export function RunnersWatch() {
   const from =
     usualFeet !== null && fits && feet !== null
       ? isDash
-        ? `, ${String(feet)} ft`
-        : ` from ${String(feet)} ft`
+        ? `, ${distanceAsTaken(feet)}`
+        : ` from ${distanceAsTaken(feet)}`
       : '';
   return (
     <div className="time">
@@ -147,11 +154,9 @@ export function RunnersWatch() {
           />
           {usualFeet !== null && (
             <FeetField
-              label={isDash ? 'Distance, ft' : 'Lead, ft'}
-              value={typedFeet}
-              problem={
-                fits ? null : `Enter ${isDash ? '1' : '0'} to ${String(limit)} ft to save times.`
-              }
+              isDistance={isDash}
+              value={feetText}
+              problem={problem}
               onChange={(value) => {
                 setTyped({ ...typed, [run.value]: value });
               }}
@@ -179,13 +184,21 @@ export function RunnersWatch() {
   );
 }
 
+/** What to enter instead of a lead or a distance; null: it can be one. */
+export function feetProblem(feet: number | null, isDistance: boolean): string | null {
+  const [least, most] = isDistance ? [1, 400] : [0, 40];
+  if (feet === null ? !isDistance : feet >= least && feet <= most) return null;
+  return `Enter ${distanceText(least)} to ${distanceAsTaken(most)} to save times.`;
+}
+
+/** A lead or a distance in the unit that the coach measures in. */
 export function FeetField({
-  label,
+  isDistance,
   value,
   problem,
   onChange,
 }: {
-  label: string;
+  isDistance: boolean;
   value: string;
   problem: string | null;
   onChange: (value: string) => void;
@@ -193,7 +206,9 @@ export function FeetField({
   const id = useId();
   return (
     <div className="person-select time-small">
-      <label htmlFor={id}>{label}</label>
+      <label htmlFor={id}>
+        {isDistance ? 'Distance' : 'Lead'}, {distanceUnit()}
+      </label>
       <Form.Control
         id={id}
         inputMode="decimal"

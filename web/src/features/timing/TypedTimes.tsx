@@ -12,18 +12,18 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useSearchParams } from 'react-router';
 import { newId } from '../../api/index.ts';
-import { notify, seconds as secondsText } from '../../ui/index.ts';
+import { notify, seconds as secondsText, distanceText, typedFeet } from '../../ui/index.ts';
 import { personLabel, usePeople, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { NobodyToTime } from './BatteryWatch.tsx';
-import { FeetField, StartField } from './RunnersWatch.tsx';
+import { FeetField, feetProblem, StartField } from './RunnersWatch.tsx';
 import { Latest, Seen } from './Seen.tsx';
 import { instantOn, secondsProblem, typedKinds, usualKind, type TypedKind } from './typedKinds.ts';
 import './TypedTimes.scss';
 import { useNow } from './useNow.ts';
 import { readingWrite } from './writes.ts';
 
-const USUAL_SPRINT_FEET = '60';
+const USUAL_SPRINT_FEET = 60;
 
 /** Times from a stopwatch and a sheet of paper, typed one after the other for anybody. */
 export function TypedTimes() {
@@ -119,7 +119,7 @@ function TypedRow({ person, kind }: { person: Person; kind: TypedKind }) {
   const isSprint = context.kind === 'dash';
   const usualLead = commonLeadFeet(context, team.ruleset);
   const [feetText, setFeetText] = useState(
-    isSprint ? USUAL_SPRINT_FEET : usualLead === null ? '' : String(usualLead),
+    isSprint ? distanceText(USUAL_SPRINT_FEET) : usualLead === null ? '' : distanceText(usualLead),
   );
   const [start, setStart] = useState<StartTechnique | null>(null);
   const today = dayIn(team.timeZone, useNow());
@@ -130,13 +130,9 @@ function TypedRow({ person, kind }: { person: Person; kind: TypedKind }) {
   const secondsId = useId();
   const dayId = useId();
 
-  const feet = feetText.trim() === '' ? null : Number(feetText.replace(',', '.'));
-  const mostFeet = isSprint ? 400 : 40;
+  const feet = typedFeet(feetText);
   const hasFeet = isSprint || usualLead !== null;
-  const feetProblem =
-    !hasFeet || (feet === null ? !isSprint : feet >= (isSprint ? 1 : 0) && feet <= mostFeet)
-      ? null
-      : `Enter ${isSprint ? '1' : '0'} to ${String(mostFeet)} ft.`;
+  const problemOfFeet = hasFeet ? feetProblem(feet, isSprint) : null;
   const dayProblem = day === '' || day > today ? 'Choose a day up to today.' : null;
 
   const save = (): void => {
@@ -151,7 +147,7 @@ function TypedRow({ person, kind }: { person: Person; kind: TypedKind }) {
       secondsProblem(whole, typed) ?? describeMisfit({ ...whole, seconds: typed ?? 0 })?.message;
     setProblem(misfit ?? null);
     field.current?.focus();
-    if (misfit || typed === null || feetProblem !== null || dayProblem !== null) return;
+    if (misfit || typed === null || problemOfFeet !== null || dayProblem !== null) return;
     const draft: ReadingDraft = {
       ...whole,
       id: newId<ReadingId>(),
@@ -201,9 +197,9 @@ function TypedRow({ person, kind }: { person: Person; kind: TypedKind }) {
       </div>
       {hasFeet && (
         <FeetField
-          label={isSprint ? 'Distance, ft' : 'Lead, ft'}
+          isDistance={isSprint}
           value={feetText}
-          problem={feetProblem}
+          problem={problemOfFeet}
           onChange={setFeetText}
         />
       )}

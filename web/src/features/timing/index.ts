@@ -1,4 +1,5 @@
 export { keepLast } from './keepLast.ts';
+export { secondsProblem } from './typedKinds.ts';
 export { tick } from './WatchFace.tsx';
 export { TimeTabs } from './TimeTabs.tsx';
 export { useReadings } from './useReadings.ts';

@@ -73,8 +73,8 @@ const runnersFor = keepLast((field: Conditions) => {
   };
 });
 
-/** Reckons somebody's populations, once for each list of his readings. */
-const reckonerOf = keepLast((field: Conditions, thumbs: Thumbs) => {
+/** Somebody's populations, worked out once for each list of their readings. */
+const estimatorOf = keepLast((field: Conditions, thumbs: Thumbs) => {
   const known = new WeakMap<Reading[], { person: Person; populations: Population[] }>();
   return (person: Person, own: Reading[]): Population[] => {
     const kept = known.get(own);
@@ -86,16 +86,16 @@ const reckonerOf = keepLast((field: Conditions, thumbs: Thumbs) => {
 });
 
 /**
- * All estimates of a team. One person's are reckoned when they are first asked for, and again only
- * when something of his, a thumb, or the rules change: a tap costs one person, not the roster.
+ * All estimates of a team. One person's are worked out when they are first asked for, and again
+ * only when something of theirs, a thumb, or the rules change: a tap costs one person, not the roster.
  */
 export function useTimes(team: Pick<Team, 'id' | 'level' | 'levelChanges' | 'ruleset'>): Times {
   const readings = useReadings(team.id);
   const thumbs = useThumbs(team.id);
   const field = fieldFor(team.id, team.level, team.levelChanges, team.ruleset);
-  const reckon = reckonerOf(team.id, field, thumbs);
+  const estimate = estimatorOf(team.id, field, thumbs);
   const fit = runnersFor(team.id, field);
-  const of: Times['of'] = (person) => (person ? reckon(person, readings.of(person.id)) : NOBODY);
+  const of: Times['of'] = (person) => (person ? estimate(person, readings.of(person.id)) : NOBODY);
   return {
     of,
     runner: (person) => fit(person, of(person)),

@@ -11,7 +11,7 @@ import {
   type StartTechnique,
 } from '@bradyon/core/timing';
 import type { Base } from '@bradyon/core/units';
-import { feet, giveOrTake, seconds, timesCount, hundredths } from '../../ui/index.ts';
+import { distance, giveOrTake, seconds, timesCount, hundredths } from '../../ui/index.ts';
 
 /** How the kinds are called on a screen. */
 export const KIND_WORDS: Record<ReadingKind, { name: string; short: string; from: string }> = {
@@ -102,8 +102,8 @@ export function titleOf({ kind, style, base, fromFeet, toFeet }: ReadingContext)
   if (kind === 'delivery' && style) return `${name}, ${STYLE_WORDS[style].toLowerCase()}`;
   if (kind === 'dash') {
     return (fromFeet ?? 0) === 0
-      ? `${name}, ${feet(toFeet ?? 0)}`
-      : `${name}, ${String(fromFeet)} to ${feet(toFeet ?? 0)}`;
+      ? `${name}, ${distance(toFeet ?? 0)}`
+      : `${name}, ${String(fromFeet)} to ${distance(toFeet ?? 0)}`;
   }
   const to = base && BASE_WORDS[base].toLowerCase();
   if (!to) return name;
@@ -114,7 +114,7 @@ export function titleOf({ kind, style, base, fromFeet, toFeet }: ReadingContext)
 /** The estimate in one line: how sure, how many. */
 export function estimateWords({ estimate, leadFeet }: Population): string {
   if (!estimate || estimate.count === 0) return 'typical for the level';
-  const from = leadFeet === null ? '' : `from ${feet(leadFeet)}, `;
+  const from = leadFeet === null ? '' : `from ${distance(leadFeet)}, `;
   return `${from}${giveOrTake(estimate.giveOrTakeSeconds)}, ${timesCount(estimate.count)}`;
 }
 

@@ -7,16 +7,19 @@ const FINGER_PIXELS = 24;
 const DOT_PIXELS = 9;
 const TEXT_PIXELS = 13;
 
-/** Somebody on the field. With `drag` he can be moved, by finger, mouse or arrow keys. */
+/** Somebody on the field. With `drag` they can be moved, by finger, mouse or arrow keys. */
 export function FieldMark({
   spot,
   tone,
   text,
+  textSide = 'right',
   drag,
 }: {
   spot: Spot;
   tone: 'runner' | 'fielder';
   text: string;
+  /** On which side of the mark there is room for its words. */
+  textSide?: 'left' | 'right';
   drag?: {
     /** What is moved, and how far it stands, in words. */
     label: string;
@@ -68,7 +71,8 @@ export function FieldMark({
       {drag && <circle className="field-finger" r={FINGER_PIXELS * feetPerPixel} />}
       <circle className="field-dot" r={DOT_PIXELS * feetPerPixel} />
       <text
-        x={(DOT_PIXELS + 5) * feetPerPixel}
+        x={(textSide === 'left' ? -1 : 1) * (DOT_PIXELS + 5) * feetPerPixel}
+        textAnchor={textSide === 'left' ? 'end' : 'start'}
         y={4.5 * feetPerPixel}
         fontSize={TEXT_PIXELS * feetPerPixel}
       >
@@ -85,41 +89,44 @@ const STEPS: Record<string, [out: number, sideways: number]> = {
   ArrowLeft: [-0.5, 0],
 };
 
-/** A mark across a path: how far somebody may go, its word on the path's left. */
+/** A mark across a path: how far somebody may go, its word on one side of the path. */
 export function FieldTick({
   spot,
   along,
   text,
   tone,
+  side = 'left',
 }: {
   spot: Spot;
   /** The direction of the path, as a place farther along it. */
   along: Spot;
   text?: string;
+  side?: 'left' | 'right';
   tone: 'good' | 'quiet';
 }) {
   const { view, feetPerPixel } = useDrawing();
   const [at, next] = [toPicture(view, spot), toPicture(view, along)];
   const length = Math.hypot(next.x - at.x, next.y - at.y);
   // In the picture y goes down, so left of the path is this.
-  const left = { x: (next.y - at.y) / length, y: -(next.x - at.x) / length };
-  const right = 12 * feetPerPixel;
+  const turn = side === 'left' ? 1 : -1;
+  const out = { x: (turn * (next.y - at.y)) / length, y: (-turn * (next.x - at.x)) / length };
+  const back = 12 * feetPerPixel;
   const leader = (text ? 46 : 12) * feetPerPixel;
-  const end = { x: at.x + left.x * leader, y: at.y + left.y * leader };
+  const end = { x: at.x + out.x * leader, y: at.y + out.y * leader };
   return (
     <g className={`field-tick field-tick-${tone}`}>
       <line
-        x1={at.x - left.x * right}
-        y1={at.y - left.y * right}
+        x1={at.x - out.x * back}
+        y1={at.y - out.y * back}
         x2={end.x}
         y2={end.y}
         strokeWidth={2.5 * feetPerPixel}
       />
       {text && (
         <text
-          x={end.x + (left.x < 0 ? -4 : 4) * feetPerPixel}
-          y={end.y + (left.y < 0 ? -2 : 10) * feetPerPixel}
-          textAnchor={left.x < 0 ? 'end' : 'start'}
+          x={end.x + (out.x < 0 ? -4 : 4) * feetPerPixel}
+          y={end.y + (out.y < 0 ? -2 : 10) * feetPerPixel}
+          textAnchor={out.x < 0 ? 'end' : 'start'}
           fontSize={TEXT_PIXELS * feetPerPixel}
         >
           {text}
@@ -129,15 +136,26 @@ export function FieldTick({
   );
 }
 
-/** Where a foot comes down. */
-export function FieldFoot({ spot, foot }: { spot: Spot; foot: 'right' | 'left' }) {
+/** Where a foot comes down, and as which step of them. */
+export function FieldFoot({
+  spot,
+  foot,
+  nth,
+}: {
+  spot: Spot;
+  foot: 'right' | 'left';
+  nth: number;
+}) {
   const { view, feetPerPixel } = useDrawing();
   const at = toPicture(view, spot);
   return (
-    <g className="field-foot" transform={`translate(${String(at.x)} ${String(at.y)})`}>
-      <circle r={7 * feetPerPixel} />
-      <text textAnchor="middle" y={3.6 * feetPerPixel} fontSize={10 * feetPerPixel}>
-        {foot === 'right' ? 'R' : 'L'}
+    <g
+      className={`field-foot field-foot-${foot}`}
+      transform={`translate(${String(at.x)} ${String(at.y)})`}
+    >
+      <circle r={8 * feetPerPixel} />
+      <text textAnchor="middle" y={3.8 * feetPerPixel} fontSize={11 * feetPerPixel}>
+        {nth}
       </text>
     </g>
   );

@@ -1,0 +1,130 @@
+import type { GameOfFile } from '@bradyon/contract/files';
+import {
+  PAGE_ENTRIES,
+  type Entry,
+  type EntryDraft,
+  type EntriesPage,
+  type Game,
+  type GameDraft,
+} from '@bradyon/contract/games';
+import type { GameId } from '@bradyon/core/units';
+import sql, { raw } from 'sql-template-tag';
+import { many, maybeOne, type Tx } from '../../db/query.ts';
+
+const GAME = raw(`
+  id, opponent_id as "opponentId", starts_at as "startsAt", we_are_home as "weAreHome",
+  last_seq as "lastSeq"`);
+const ENTRY = raw('id, device, place, at, slot, kind, told, seq');
+
+/** Games of the team in scope, the newest first. */
+export function selectGames(tx: Tx): Promise<Game[]> {
+  return many(tx, sql`select ${GAME} from games order by starts_at desc, id`);
+}
+
+export function selectGame(tx: Tx, id: GameId): Promise<Game | null> {
+  return maybeOne(tx, sql`select ${GAME} from games where id = ${id}`);
+}
+
+/** @returns null when the id is taken */
+export function insertGame(tx: Tx, game: GameDraft): Promise<Game | null> {
+  const { id, opponentId, startsAt, weAreHome } = game;
+  return maybeOne(
+    tx,
+    sql`insert into games (id, opponent_id, starts_at, we_are_home)
+        values (${id}, ${opponentId}, ${startsAt}, ${weAreHome})
+        on conflict on constraint games__team_id_id do nothing returning ${GAME}`,
+  );
+}
+
+/** Removes a game with all its entries. */
+export async function deleteGame(tx: Tx, id: GameId): Promise<void> {
+  await tx.query(sql`delete from games where id = ${id}`);
+}
+
+/** The number of a game's last entry, its row held to the end; null: there is no such game. */
+export async function holdGame(tx: Tx, id: GameId): Promise<number | null> {
+  const game = await maybeOne<{ lastSeq: number }>(
+    tx,
+    sql`select last_seq as "lastSeq" from games where id = ${id} for update`,
+  );
+  return game?.lastSeq ?? null;
+}
+
+/** Those of these entries that the game has. */
+export function selectEntriesOf(tx: Tx, gameId: GameId, ids: readonly string[]): Promise<Entry[]> {
+  return many(
+    tx,
+    sql`select ${ENTRY} from game_entries where game_id = ${gameId} and id = any(${ids}::uuid[])`,
+  );
+}
+
+/** Puts entries behind the last one and tells whoever listens. The game's row is held. */
+export async function appendEntries(
+  tx: Tx,
+  gameId: GameId,
+  after: number,
+  drafts: readonly EntryDraft[],
+): Promise<void> {
+  const last = after + drafts.length;
+  await tx.query(
+    sql`with added as (
+          insert into game_entries (game_id, seq, id, device, place, at, slot, kind, told)
+          select ${gameId}, ${after}::integer + d.nth, d.id, d.device, d.place, d.at, d.slot, d.kind, d.told
+          from jsonb_to_recordset(${JSON.stringify(drafts.map((draft, index) => ({ ...draft, nth: index + 1 })))}::jsonb)
+            as d(nth integer, id uuid, device text, place text, at timestamptz, slot text, kind text,
+                 told jsonb)
+        ), counted as (
+          update games set last_seq = ${last} where id = ${gameId}
+        )
+        select pg_notify('bradyon_games', app_team()::text || ' ' || ${gameId}::text || ' ' || ${String(last)}::text)`,
+  );
+}
+
+/** What is new of a game since a number, in order. */
+export async function selectEntries(tx: Tx, gameId: GameId, since: number): Promise<EntriesPage> {
+  const entries = await many<Entry>(
+    tx,
+    sql`select ${ENTRY} from game_entries where game_id = ${gameId} and seq > ${since}
+        order by seq limit ${PAGE_ENTRIES}`,
+  );
+  return {
+    entries,
+    next: entries.at(-1)?.seq ?? since,
+    more: entries.length === PAGE_ENTRIES,
+  };
+}
+
+/** Every game with its entries, as a file has them. */
+export async function selectGamesWhole(tx: Tx): Promise<GameOfFile[]> {
+  const games = await selectGames(tx);
+  const entries = await many<Entry & { gameId: GameId }>(
+    tx,
+    sql`select game_id as "gameId", ${ENTRY} from game_entries order by game_id, seq`,
+  );
+  const byGame = new Map<GameId, Entry[]>();
+  for (const { gameId, ...entry } of entries) {
+    const own = byGame.get(gameId);
+    if (own) own.push(entry);
+    else byGame.set(gameId, [entry]);
+  }
+  return games.map((game) => ({ ...game, entries: byGame.get(game.id) ?? [] }));
+}
+
+/** Games of a file, with the numbers their entries have there. */
+export async function restoreGames(tx: Tx, games: readonly GameOfFile[]): Promise<void> {
+  await tx.query(
+    sql`insert into games (id, opponent_id, starts_at, we_are_home, last_seq)
+        select g.id, g."opponentId", g."startsAt", g."weAreHome", g."lastSeq"
+        from jsonb_to_recordset(${JSON.stringify(games.map(({ entries: _entries, ...game }) => game))}::jsonb)
+          as g(id uuid, "opponentId" uuid, "startsAt" timestamptz, "weAreHome" boolean, "lastSeq" integer)`,
+  );
+  for (const { id, entries } of games) {
+    await tx.query(
+      sql`insert into game_entries (game_id, seq, id, device, place, at, slot, kind, told)
+          select ${id}, e.seq, e.id, e.device, e.place, e.at, e.slot, e.kind, e.told
+          from jsonb_to_recordset(${JSON.stringify(entries)}::jsonb)
+            as e(seq integer, id uuid, device text, place text, at timestamptz, slot text, kind text,
+                 told jsonb)`,
+    );
+  }
+}

@@ -1,0 +1,3 @@
+export { gameRoutes } from './games.routes.ts';
+export { makeLive, type Live } from './live.ts';
+export { restoreGames, selectGamesWhole } from './games.sql.ts';

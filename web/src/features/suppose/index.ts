@@ -1,0 +1,2 @@
+export { useSupposedTimes, type WhatIfTime } from './supposed.ts';
+export { WhatIf } from './WhatIf.tsx';

@@ -1,0 +1,2 @@
+export { Figure } from './Figure.tsx';
+export { jointsOf, poseAt, type Frame, type Point, type Pose } from './pose.ts';
