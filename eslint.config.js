@@ -17,10 +17,22 @@ const CORE_ORDER = [
   'steals',
   'innings',
   'games',
+  'advice',
   'files',
 ];
 const FEATURES = {
-  server: ['accounts', 'teams', 'people', 'timing', 'leads', 'innings', 'gates', 'games', 'files'],
+  server: [
+    'accounts',
+    'teams',
+    'people',
+    'timing',
+    'leads',
+    'innings',
+    'gates',
+    'games',
+    'advice',
+    'files',
+  ],
   web: [
     'accounts',
     'teams',
@@ -34,6 +46,8 @@ const FEATURES = {
     'leads',
     'innings',
     'steals',
+    'games',
+    'advice',
   ],
 };
 

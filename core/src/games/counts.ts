@@ -1,6 +1,7 @@
 import { EVENTS, type BattingEvent } from '../innings/index.ts';
 import type { PersonId } from '../units/index.ts';
 import { otherSide, type EventOf, type Side } from './events.ts';
+import { recordsOf } from './records.ts';
 import {
   HOME,
   OCCUPIED,
@@ -113,10 +114,8 @@ function nothing(): SideCounts {
 /** What both sides did, of the entries in force. */
 export function countsOf(state: GameState | null): Record<Side, SideCounts> {
   const counts: Record<Side, SideCounts> = { away: nothing(), home: nothing() };
-  const records: PlayRecord[] = [];
-  for (let at = state?.records ?? null; at !== null; at = at.before) records.push(at.value);
   const chances = new Set<string>();
-  for (const record of records.toReversed()) {
+  for (const record of recordsOf(state)) {
     const batting = counts[record.batting];
     const fielding = counts[otherSide(record.batting)];
     countTurn(record, batting, fielding);

@@ -6,11 +6,15 @@ import whole from '../../vectors/games/whole-games.json';
 import type { GameEvent, LineUp, PlayRules } from './events.ts';
 import { PRESETS } from '../rules/index.ts';
 import type { PersonId } from '../units/index.ts';
+import { PLAY_LEVELS } from '../innings/index.ts';
+import { makeRandom } from '../maths/index.ts';
 import { countsOf } from './counts.ts';
+import { playOn } from './madeUp.ts';
 import { playRulesOf } from './playRules.ts';
 import { gameReader, readGame } from './reading.ts';
 import { situationOf } from './situation.ts';
 import { makeSlot, parseSlot } from './slot.ts';
+import { slotToTell } from './telling.ts';
 
 const rules = rulesets as unknown as Record<string, PlayRules>;
 const teams = lineUps as unknown as Record<string, LineUp>;
@@ -412,5 +416,74 @@ describe('a slot', () => {
     }
     for (const text of ['', 'T1.1', 'X1.1.1', 'T0.1.1', 'T1.0.1', 'T1.1.1#0'])
       expect(parseSlot(text)).toBeNull();
+  });
+});
+
+describe('a slot to tell with', () => {
+  const pick = { kind: 'pick', base: 'first', result: 'back' } as const;
+  const asEvent = (id: string, telling: object, slot: string) =>
+    ({ id, seq: null, device: 'd', place: 'first', slot, ...telling }) as unknown as GameEvent;
+
+  it('numbers the second pick at one place, and the first again when that is taken back', () => {
+    const [open] = told('fullSizeSeven', [], []);
+    if (!open) throw new Error('it was opened');
+    expect(slotToTell([open], 'T1.1.1', pick)).toBe('T1.1.1');
+    const one = [open, asEvent('p1', pick, 'T1.1.1')];
+    expect(slotToTell(one, 'T1.1.1', pick)).toBe('T1.1.1#2');
+    const two = [...one, asEvent('p2', pick, 'T1.1.1#2')];
+    expect(slotToTell(two, 'T1.1.1', pick)).toBe('T1.1.1#3');
+    const undone = [...one, asEvent('u', { kind: 'undo', event: 'p1' }, 'T1.1.1')];
+    expect(slotToTell(undone, 'T1.1.1', pick)).toBe('T1.1.1');
+    // Another place, and another kind of thing, begin at one.
+    expect(slotToTell(two, 'T1.1.2', pick)).toBe('T1.1.2');
+    expect(slotToTell(two, 'T1.1.1', { kind: 'stepOff' })).toBe('T1.1.1');
+  });
+
+  it('never numbers a pitch: told again it is the same pitch', () => {
+    const [open] = told('fullSizeSeven', [], []);
+    if (!open) throw new Error('it was opened');
+    const ball = { kind: 'pitch', result: 'ball' } as const;
+    expect(slotToTell([open, asEvent('e', ball, 'T1.1.1')], 'T1.1.1', ball)).toBe('T1.1.1');
+  });
+});
+
+describe('a made-up game', () => {
+  it('is played to its end without anything that could not be, under every ruleset', () => {
+    for (const [index, name] of NAMES.entries()) {
+      for (let seed = 1; seed <= 6; seed += 1) {
+        const events = told(name, [], []);
+        const random = makeRandom(seed * 100 + index);
+        let serial = 0;
+        const teller = () => ({
+          id: `m${String((serial += 1))}`,
+          device: 'd1',
+          place: 'bench' as const,
+          at: '2026-06-01T10:00:00.000Z',
+        });
+        for (const event of playOn(events, random, PLAY_LEVELS.hs.rates, teller))
+          events.push(event);
+        const { state, flagged, conflicts } = readGame(events);
+        expect(state?.over?.winner).toMatch(/away|home/);
+        expect(flagged).toEqual([]);
+        expect(conflicts).toEqual([]);
+        expect(events.length).toBeGreaterThan(100);
+      }
+    }
+  });
+
+  it('is the same game from the same seed', () => {
+    const play = (): GameEvent[] => {
+      const events = told('fullSizeSeven', [], []);
+      const teller = () => ({
+        id: `m${String(events.length)}`,
+        device: 'd',
+        place: 'bench' as const,
+      });
+      for (const event of playOn(events, makeRandom(7), PLAY_LEVELS.hs.rates, teller)) {
+        events.push(event);
+      }
+      return events;
+    };
+    expect(play()).toEqual(play());
   });
 });

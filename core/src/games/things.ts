@@ -46,7 +46,7 @@ const BY_KIND: ReadonlySet<EventKind> = new Set<EventKind>([
 ]);
 
 /** What an entry tells of: entries of one slot and one class tell the same thing. null: it stands alone. */
-function classOf(event: GameEvent): string | null {
+export function classOf(event: GameEvent): string | null {
   // All others are told by their kind, or stand alone.
   // eslint-disable-next-line @typescript-eslint/switch-exhaustiveness-check
   switch (event.kind) {

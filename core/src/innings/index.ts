@@ -1,4 +1,4 @@
-export { chainOf, type Batting, type Chain } from './chain.ts';
+export { chainOf, stepsFrom, type Batting, type Chain } from './chain.ts';
 export { PLAY_LEVELS } from './playLevels.ts';
 export {
   describeAdvanceMisfit,
