@@ -225,6 +225,7 @@ describe('the contracts', () => {
     batting: [],
     battingOrder: { personIds: [] },
     games: [],
+    reminders: { off: [], words: [], own: [] },
   };
 
   it('a team file of version 1 is read as what it is today', () => {

@@ -3,6 +3,7 @@ import { PRESETS } from '@bradyon/core/rules';
 import type { Reading } from '@bradyon/core/timing';
 import { USUAL_NEEDED_CHANCE } from '@bradyon/core/steals';
 import type { TeamId } from '@bradyon/core/units';
+import { NO_REMINDERS, remindersContract, type Reminders } from './advice.ts';
 import { entryContract, gameFields, MOST_ENTRIES, type Entry, type Game } from './games.ts';
 import { gateRunContract, type GateRun } from './gates.ts';
 import {
@@ -46,6 +47,7 @@ export interface TeamFile {
   batting: BattingRecord[];
   battingOrder: BattingOrder;
   games: GameOfFile[];
+  reminders: Reminders;
 }
 
 /** A game with all its entries. */
@@ -195,6 +197,7 @@ function fromOlder(value: unknown): unknown {
     batting: [],
     battingOrder: { personIds: [] },
     games: [],
+    reminders: NO_REMINDERS,
     ...file,
     version: TEAM_FILE_VERSION,
     team: {
@@ -240,6 +243,7 @@ export const teamFileContract = readingOlder(
       batting: required(rowsOf(battingContract, 20_000)),
       battingOrder: required(battingOrderContract),
       games: required(rowsOf(gameOfFileContract, 2000)),
+      reminders: required(remindersContract),
     },
     fileMisfit,
   ),

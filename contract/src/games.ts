@@ -1,5 +1,12 @@
-import { PLACES, type Place } from '@bradyon/core/games';
-import type { GameEntryId, GameId, OpponentId } from '@bradyon/core/units';
+import { PLACES, type GameEvent, type Place } from '@bradyon/core/games';
+import type {
+  AccountId,
+  GameEntryId,
+  GameId,
+  OpponentId,
+  PassId,
+  TeamId,
+} from '@bradyon/core/units';
 import {
   constant,
   contract,
@@ -131,4 +138,100 @@ export const entriesPageContract = contract<EntriesPage>({
   entries: required(rowsOf(entryContract, PAGE_ENTRIES)),
   next: seq,
   more: required(flag('true or false')),
+});
+
+/** An entry as the reader of games has it; without a number while it is not sent. */
+export function eventOf({ told, ...envelope }: EntryDraft & { seq: number | null }): GameEvent {
+  // What it says can name nothing of the envelope.
+  return { ...told, ...envelope } as unknown as GameEvent;
+}
+
+/** The other way: what a device sends. */
+export function entryOf(event: GameEvent): EntryDraft {
+  const { id, seq: _seq, device, place, at = '', slot, kind, ...told } = event;
+  return { id: id as GameEntryId, device, place, at, slot, kind, told };
+}
+
+/** A device that follows a game, as it says so itself. */
+export interface DeviceHere {
+  device: string;
+  place: Place;
+  /** How far its list goes. */
+  lastSeq: number;
+}
+/** The same as the others see it. */
+export interface DeviceSeen extends DeviceHere {
+  /** Whose it is. */
+  name: string;
+  secondsAgo: number;
+}
+const deviceFields = {
+  device: entryFields.device,
+  place: entryFields.place,
+  lastSeq: seq,
+};
+export const deviceHereContract = contract<DeviceHere>(deviceFields);
+export const devicesContract = listContract(
+  contract<DeviceSeen>({
+    ...deviceFields,
+    name: required(text('A name.', { max: 80 })),
+    secondsAgo: required(number('Seconds.', { min: 0, max: 10_000_000 })),
+  }),
+);
+
+/** Places that can be opened by a code: the bench has the book, and an account. */
+export const PASS_PLACES = ['first', 'third', 'stands'] as const;
+export type PassPlace = (typeof PASS_PLACES)[number];
+
+/** A code that opens one place of one game. */
+export interface PassDraft {
+  id: PassId;
+  place: PassPlace;
+}
+export interface OpenPass extends PassDraft {
+  expiresAt: string;
+  /** How many phones came in by it. */
+  guests: number;
+}
+/** The code itself is shown once. */
+export interface Pass extends OpenPass {
+  code: string;
+}
+const passFields = {
+  id: required(id<PassId>()),
+  place: required(oneOf(PASS_PLACES, 'Choose first base, third base or the stands.')),
+};
+export const passDraftContract = contract<PassDraft>(passFields);
+const openPassFields = {
+  ...passFields,
+  expiresAt: required(instant('An end.')),
+  guests: required(number('A count.', { min: 0, max: 10_000, whole: true })),
+};
+export const openPassesContract = listContract(contract<OpenPass>(openPassFields));
+export const passContract = contract<Pass>({
+  ...openPassFields,
+  code: required(text('A code.', { max: 20 })),
+});
+
+/** Coming in by a code: the phone makes its own account id. */
+export interface Entrance {
+  code: string;
+  accountId: AccountId;
+}
+export const entranceContract = contract<Entrance>({
+  code: required(text('Enter the code from the bench, like K7QD-93XM.', { max: 20 })),
+  accountId: required(id<AccountId>()),
+});
+/** What a code opened. */
+export interface Admission {
+  teamId: TeamId;
+  gameId: GameId;
+  place: PassPlace;
+  expiresAt: string;
+}
+export const admissionContract = contract<Admission>({
+  teamId: required(id<TeamId>()),
+  gameId: required(id<GameId>()),
+  place: passFields.place,
+  expiresAt: openPassFields.expiresAt,
 });

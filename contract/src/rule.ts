@@ -108,6 +108,28 @@ export function number(
   return leaf(whole ? bounded.integer() : bounded, say, (value: number) => value + 0);
 }
 
+/** A word, a number or yes and no, whichever it is. */
+export function scalar(
+  say: string,
+  limits: { letters: number; size: number },
+): Rule<string | number | boolean> {
+  const words = Joi.string()
+    .min(1)
+    .max(limits.letters)
+    .pattern(/[\p{Cc}\p{Cs}]/u, { invert: true });
+  const figure = Joi.number().strict().min(-limits.size).max(limits.size);
+  return leaf(Joi.alternatives(words, figure, Joi.boolean().strict()), say);
+}
+
+/** One certain word, or a number within limits. */
+export function wordOrNumber<const Word extends string>(
+  word: Word,
+  say: string,
+  { min, max }: { min: number; max: number },
+): Rule<Word | number> {
+  return leaf(Joi.alternatives(Joi.valid(word), Joi.number().strict().min(min).max(max)), say);
+}
+
 export function flag(say: string): Rule<boolean> {
   return leaf(Joi.boolean().strict(), say);
 }

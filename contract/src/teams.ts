@@ -28,7 +28,11 @@ import {
   type Misfit,
 } from './rule.ts';
 
-export const ROLES = ['owner', 'assistant'] as const;
+/** Who is on the staff. */
+const STAFF_ROLES = ['owner', 'assistant'] as const;
+export type StaffRole = (typeof STAFF_ROLES)[number];
+/** On the staff, or in by the code of one game. */
+export const ROLES = [...STAFF_ROLES, 'guest'] as const;
 export type Role = (typeof ROLES)[number];
 
 /** What a coach decides about his team. */
@@ -57,7 +61,7 @@ export interface Team extends Kept<TeamDraft> {
 export interface Member {
   accountId: AccountId;
   name: string;
-  role: Role;
+  role: StaffRole;
 }
 
 export interface InviteDraft {
@@ -196,7 +200,7 @@ export const teamChangeContract = contract<Kept<TeamDraft>>(
 export const teamContract = contract<Team>({
   ...teamDraftFields,
   version: versionField,
-  role: required(oneOf(ROLES, 'owner or assistant')),
+  role: required(oneOf(ROLES, 'owner, assistant or guest')),
 });
 export const teamsContract = listContract(teamContract);
 
@@ -204,7 +208,7 @@ export const membersContract = listContract(
   contract<Member>({
     accountId: required(id<AccountId>()),
     name: required(text('A name.', { max: 80 })),
-    role: required(oneOf(ROLES, 'owner or assistant')),
+    role: required(oneOf(STAFF_ROLES, 'owner or assistant')),
   }),
 );
 

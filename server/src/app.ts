@@ -9,7 +9,8 @@ import type { Config } from './config.ts';
 import type { Deps } from './deps.ts';
 import { accountRoutes } from './features/accounts/index.ts';
 import { fileRoutes } from './features/files/index.ts';
-import { gameRoutes, type Live } from './features/games/index.ts';
+import { adviceRoutes } from './features/advice/index.ts';
+import { entranceRoutes, gameRoutes, passRoutes, type Live } from './features/games/index.ts';
 import { gateEventRoutes, gateRoutes } from './features/gates/index.ts';
 import { inningsRoutes } from './features/innings/index.ts';
 import { leadRoutes } from './features/leads/index.ts';
@@ -64,6 +65,7 @@ export function makeApp({ pool, probe, config, logger, live }: AppParts): Expres
   mount('/gates', gateEventRoutes(deps, SMALL));
   api.use(sameOriginWrites, sessions(pool, config, logger));
   mount('/accounts', accountRoutes(deps), SMALL);
+  mount('/passes', entranceRoutes(deps), SMALL);
   // Nothing of a body is read before somebody is signed in.
   api.use((req, _res, next) => {
     const accountId = signedIn(req);
@@ -89,6 +91,8 @@ export function makeApp({ pool, probe, config, logger, live }: AppParts): Expres
     inningsRoutes,
     gateRoutes,
     gameRoutes,
+    passRoutes,
+    adviceRoutes,
   ]) {
     mount('/teams', routes(deps));
   }

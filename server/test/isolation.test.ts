@@ -15,8 +15,11 @@ import {
 let api: Api;
 let theirs: Season;
 let ids: Ids;
+/** A coach of another team: only looks, so one does for all. */
+let outsider: Season;
 beforeAll(async () => {
   api = await startApi();
+  outsider = await aSeason(api);
   ({ season: theirs, ids } = await aFullSeason(api));
 });
 afterAll(() => api.stop());
@@ -91,7 +94,7 @@ async function victimsSum(): Promise<string> {
 
 describe.each(Object.entries(TEAM_ROUTES))('%s', (route, makeBody) => {
   it('does not know another team, and leaves it as it was', async () => {
-    const { coach } = await aSeason(api);
+    const { coach } = outsider;
     const before = await victimsSum();
     const body = makeBody?.(theirs, ids);
     const answer = await coach.call(...addressOf(route, theirs.team.id), body);

@@ -75,6 +75,16 @@ export const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown)
   'GET /api/teams/:teamId/games/:gameId/entries': null,
   'POST /api/teams/:teamId/games/:gameId/entries': () => ({ entries: [anEntry()] }),
   'GET /api/teams/:teamId/games/:gameId/stream': null,
+  'POST /api/teams/:teamId/games/:gameId/devices': () => ({
+    device: 'planted',
+    place: 'bench',
+    lastSeq: 0,
+  }),
+  'GET /api/teams/:teamId/games/:gameId/passes': null,
+  'POST /api/teams/:teamId/games/:gameId/passes': () => ({ id: randomUUID(), place: 'first' }),
+  'DELETE /api/teams/:teamId/games/:gameId/passes/:passId': null,
+  'GET /api/teams/:teamId/reminders': null,
+  'PUT /api/teams/:teamId/reminders': () => ({ off: ['f-sum'], words: [], own: [], version: 0 }),
   'GET /api/teams/:teamId/gate-devices': null,
   'POST /api/teams/:teamId/gate-devices': () => ({ id: randomUUID(), name: 'Planted' }),
   'PUT /api/teams/:teamId/gate-devices/:id/runner': ({ pitcher }) => ({ personId: pitcher.id }),
@@ -97,6 +107,7 @@ export const ACCOUNT_ROUTES = [
   'DELETE /api/accounts/me',
   'DELETE /api/accounts/sessions',
   'PUT /api/accounts/password',
+  'GET /api/passes/mine',
   'GET /api/teams/imports/:id',
   'GET /api/teams',
   'POST /api/teams',
@@ -112,6 +123,7 @@ export const OPEN_ROUTES = [
   'POST /api/accounts/session',
   'POST /api/accounts/reset',
   'POST /api/accounts/demo-session',
+  'POST /api/passes',
   'DELETE /api/accounts/session',
   // By the token of a device.
   'POST /api/gates/events',
@@ -128,6 +140,7 @@ export interface Ids {
   batting: string;
   'gate-devices': string;
   gameId: string;
+  passId: string;
 }
 
 /** A season with one of everything, and the ids of it. */
@@ -149,8 +162,11 @@ export async function aFullSeason(api: Api): Promise<{ season: Season; ids: Ids 
   const game = aGame();
   await coach.call('POST', `${base}/games`, game);
   await coach.call('POST', `${base}/games/${game.id}/entries`, { entries: [anEntry()] });
+  const passId = randomUUID();
+  await coach.call('POST', `${base}/games/${game.id}/passes`, { id: passId, place: 'first' });
   const ids: Ids = {
     gameId: game.id,
+    passId,
     together,
     'test-dives': dive.id,
     batting: pitcher.id,
@@ -171,6 +187,7 @@ export function addressOf(route: string, teamId: string, ids: Ids): [method: str
     .replace(':accountId', ids.accountId)
     .replace(':inviteId', ids.inviteId)
     .replace(':gameId', ids.gameId)
+    .replace(':passId', ids.passId)
     .replace(
       /(opponents|people|readings|together|test-dives|batting|gate-devices)\/:id/,
       (_, kind: keyof Ids) => `${kind}/${ids[kind]}`,

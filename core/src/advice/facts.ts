@@ -49,6 +49,43 @@ export interface Facts {
 }
 export type FactName = keyof Facts;
 
+/** What can be asked, by the kind of answer: for whoever writes a rule of their own. */
+export const FACTS = {
+  flags: [
+    'weBat',
+    'first',
+    'second',
+    'third',
+    'softball',
+    'young',
+    'infieldFly',
+    'droppedThird',
+    'courtesyRunner',
+    'lefty',
+    'sumKnown',
+    'holdIsEven',
+    'popIsOld',
+    'nearThrowLimit',
+    'walkPays',
+    'missedSign',
+  ],
+  counts: [
+    'runners',
+    'outs',
+    'balls',
+    'strikes',
+    'inning',
+    'inningsLeft',
+    'lead',
+    'picks',
+    'picksLeft',
+    'slideStepsSeen',
+    'deliveryTimed',
+    'sendNeeds',
+  ],
+  words: ['leadRule', 'infield', 'on', 'stealSecond', 'stealThird'],
+} as const satisfies Record<string, readonly FactName[]>;
+
 /** What the staff's times say of the people out there; everything that is not in the game itself. */
 export type Known = Pick<
   Facts,

@@ -6,9 +6,11 @@ export {
   type Play,
   type RankedPlay,
 } from './plays.ts';
-export { factsOf, NOTHING_KNOWN, type Facts, type Known } from './facts.ts';
+export { FACTS, factsOf, NOTHING_KNOWN, type FactName, type Facts, type Known } from './facts.ts';
 export {
   choose,
+  HOWS,
+  type Condition,
   LISTENERS,
   type Listener,
   type Memory,
@@ -16,3 +18,4 @@ export {
   type Said,
 } from './reminders.ts';
 export { SHIPPED } from './shipped.ts';
+export { judgedOf, stealsHere, sumAloud, type StealHere } from './steals.ts';

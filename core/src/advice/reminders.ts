@@ -13,19 +13,22 @@ export const LISTENERS = [
 ] as const;
 export type Listener = (typeof LISTENERS)[number];
 
+/** How a fact is asked about. */
+export const HOWS = ['is', 'not', 'atLeast', 'atMost'] as const;
+
 /** One thing that has to hold. */
-export type Condition =
-  | { fact: FactName; is: string | boolean | number }
-  | { fact: FactName; not: string | boolean | number }
-  | { fact: FactName; atLeast: number }
-  | { fact: FactName; atMost: number };
+export interface Condition {
+  fact: FactName;
+  how: (typeof HOWS)[number];
+  value: string | number | boolean;
+}
 
 /** A thing worth saying, and when. */
 export interface Reminder {
   id: string;
   to: Listener;
   /** All of it has to hold. */
-  when: readonly Condition[];
+  when: Condition[];
   /** What is said; {sum}, {outs} and {hold} are filled in. */
   say: string;
   /** Why, for whoever asks. */
@@ -33,7 +36,7 @@ export interface Reminder {
   /** `first`: before all else, and once. */
   weight: number | 'first';
   /** Facts besides its own condition that make it news again. */
-  newWith?: readonly FactName[];
+  newWith?: FactName[];
   /** Rules of one school are never shown with those of another. */
   school?: string;
 }
@@ -48,12 +51,12 @@ const MOST_EACH = 2;
 /** The stake that counts once: this much chance to win between the two ways it can go. */
 const USUAL_STAKE = 0.02;
 
-export function holds(condition: Condition, facts: Facts): boolean {
-  const value = facts[condition.fact];
-  if ('is' in condition) return value === condition.is;
-  if ('not' in condition) return value !== condition.not;
-  if (typeof value !== 'number') return false;
-  return 'atLeast' in condition ? value >= condition.atLeast : value <= condition.atMost;
+function holds({ fact, how, value: wanted }: Condition, facts: Facts): boolean {
+  const value = facts[fact];
+  if (how === 'is') return value === wanted;
+  if (how === 'not') return value !== wanted;
+  if (typeof value !== 'number' || typeof wanted !== 'number') return false;
+  return how === 'atLeast' ? value >= wanted : value <= wanted;
 }
 
 export interface Said {

@@ -1,16 +1,22 @@
+import type { FactName } from './facts.ts';
 import type { Condition, Listener, Reminder } from './reminders.ts';
 
-const weBat: Condition = { fact: 'weBat', is: true };
-const theyBat: Condition = { fact: 'weBat', is: false };
-const onFirst: Condition = { fact: 'first', is: true };
-const onSecond: Condition = { fact: 'second', is: true };
-const onThird: Condition = { fact: 'third', is: true };
-const underTwo: Condition = { fact: 'outs', atMost: 1 };
-const twoOut: Condition = { fact: 'outs', is: 2 };
-const baseball: Condition = { fact: 'softball', is: false };
-const softball: Condition = { fact: 'softball', is: true };
-const leads: Condition = { fact: 'leadRule', is: 'open' };
-const play = (name: string): Condition => ({ fact: 'on', is: name });
+const is = (fact: FactName, value: Condition['value']): Condition => ({ fact, how: 'is', value });
+const not = (fact: FactName, value: Condition['value']): Condition => ({ fact, how: 'not', value });
+const atLeast = (fact: FactName, value: number): Condition => ({ fact, how: 'atLeast', value });
+const atMost = (fact: FactName, value: number): Condition => ({ fact, how: 'atMost', value });
+
+const weBat: Condition = is('weBat', true);
+const theyBat: Condition = is('weBat', false);
+const onFirst: Condition = is('first', true);
+const onSecond: Condition = is('second', true);
+const onThird: Condition = is('third', true);
+const underTwo: Condition = atMost('outs', 1);
+const twoOut: Condition = is('outs', 2);
+const baseball: Condition = is('softball', false);
+const softball: Condition = is('softball', true);
+const leads: Condition = is('leadRule', 'open');
+const play = (name: string): Condition => is('on', name);
 
 type More = Partial<Pick<Reminder, 'newWith' | 'school'>>;
 /** A rule in one line: to whom, when besides their own side being at bat, what, how much, and why. */
@@ -39,37 +45,31 @@ export const SHIPPED: readonly Reminder[] = [
   first('f-outs', [], '{outs}.', 'first', 'A runner who knows the outs runs the bases right.', {
     newWith: ['outs'],
   }),
-  first(
-    'f-sum',
-    [{ fact: 'sumKnown', is: true }],
-    '{sum}.',
-    3,
-    'The ball’s time to the bag, last digits.',
-  ),
+  first('f-sum', [is('sumKnown', true)], '{sum}.', 3, 'The ball’s time to the bag, last digits.'),
   first(
     'f-readable',
-    [leads, { fact: 'holdIsEven', is: true }],
+    [leads, is('holdIsEven', true)],
     'Same count every time: {hold}.',
     3,
     'The pitcher holds the ball about as long each time, so the start can be timed.',
   ),
   first(
     'f-left',
-    [leads, { fact: 'lefty', is: true }],
+    [leads, is('lefty', true)],
     'Lefty. Read the front leg.',
     2,
     'A left-hander faces you. Guessing gets runners picked off.',
   ),
   first(
     'f-picks',
-    [leads, { fact: 'picksLeft', is: 0 }],
+    [leads, is('picksLeft', 0)],
     'No free throws left. One more step.',
     3,
     'One more throw over that gets nobody is a balk under your rules.',
   ),
   first(
     'f-came-twice',
-    [leads, { fact: 'picks', atLeast: 2 }],
+    [leads, atLeast('picks', 2)],
     'Likes coming over. Back corner.',
     2,
     'Two throws over to this batter. The next dive has to be clean.',
@@ -119,24 +119,21 @@ export const SHIPPED: readonly Reminder[] = [
   ),
   first(
     'f-offspeed',
-    [softball, { fact: 'balls', atMost: 1 }, { fact: 'strikes', is: 2 }],
+    [softball, atMost('balls', 1), is('strikes', 2)],
     'Changeup count. Watch the hand.',
     2,
     'Slow pitches are the ones to go on.',
   ),
   first(
     'f-two-two',
-    [twoOut, { fact: 'balls', is: 3 }, { fact: 'strikes', is: 2 }],
+    [twoOut, is('balls', 3), is('strikes', 2)],
     'You’re going on the pitch.',
     3,
     'Two out, full count and forced: nothing can go wrong by leaving.',
   ),
   first(
     'f-behind',
-    [
-      { fact: 'lead', atMost: -4 },
-      { fact: 'inningsLeft', atMost: 3 },
-    ],
+    [atMost('lead', -4), atMost('inningsLeft', 3)],
     'Base to base. We need you on.',
     3,
     'Far behind and late, an out costs more than a base wins.',
@@ -157,14 +154,14 @@ export const SHIPPED: readonly Reminder[] = [
   ),
   first(
     'f-release',
-    [{ fact: 'leadRule', is: 'atRelease' }],
+    [is('leadRule', 'atRelease')],
     'On the release. Early is an out.',
     2,
     'Late costs feet. Early costs the out.',
   ),
   first(
     'f-noleave',
-    [{ fact: 'leadRule', is: 'reachesBatter' }],
+    [is('leadRule', 'reachesBatter')],
     'Wait for the plate.',
     2,
     'Nobody leaves before the pitch gets there.',
@@ -194,16 +191,10 @@ export const SHIPPED: readonly Reminder[] = [
     2,
     'A ball hit behind you takes the throw away from third.',
   ),
-  second(
-    's-tag',
-    [{ fact: 'outs', is: 0 }],
-    'Deep right: tag.',
-    1,
-    'Third with one out scores on a fly.',
-  ),
+  second('s-tag', [is('outs', 0)], 'Deep right: tag.', 1, 'Third with one out scores on a fly.'),
   second(
     's-third',
-    [{ fact: 'stealThird', is: 'go' }],
+    [is('stealThird', 'go')],
     'If they forget you, third is yours.',
     2,
     'By the times, the steal of third works often enough here.',
@@ -234,10 +225,7 @@ export const SHIPPED: readonly Reminder[] = [
   ),
   third(
     't-stay',
-    [
-      { fact: 'infield', is: 'in' },
-      { fact: 'outs', is: 0 },
-    ],
+    [is('infield', 'in'), is('outs', 0)],
     'Through before you go.',
     3,
     'With the infield in and nobody out, a ground ball at somebody is an out at the plate.',
@@ -251,14 +239,14 @@ export const SHIPPED: readonly Reminder[] = [
   ),
   third(
     't-corners',
-    [{ fact: 'infield', is: 'cornersIn' }, underTwo],
+    [is('infield', 'cornersIn'), underTwo],
     'Corner: hold. Middle: go.',
     3,
     'The middle infielders are too deep to throw you out.',
   ),
   third(
     't-back',
-    [{ fact: 'infield', is: 'back' }, underTwo],
+    [is('infield', 'back'), underTwo],
     'Anything on the ground.',
     3,
     'They give the run for the out.',
@@ -272,21 +260,21 @@ export const SHIPPED: readonly Reminder[] = [
   ),
   third(
     't-two',
-    [twoOut, { fact: 'strikes', atMost: 1 }],
+    [twoOut, atMost('strikes', 1)],
     'Two down: go on anything.',
     2,
     'There is nothing to wait for.',
   ),
   third(
     't-two-dirt',
-    [twoOut, { fact: 'strikes', is: 2 }],
+    [twoOut, is('strikes', 2)],
     'Two strikes: dirt ball is yours.',
     2,
     'A strikeout ends it anyway.',
   ),
   third(
     't-dirt',
-    [{ fact: 'outs', is: 0 }],
+    [is('outs', 0)],
     'Has to get well away.',
     2,
     'With nobody out there are better chances to come.',
@@ -314,7 +302,7 @@ export const SHIPPED: readonly Reminder[] = [
   ),
   batter(
     'b-pull',
-    [{ fact: 'strikes', is: 2 }, play('sacrifice')],
+    [is('strikes', 2), play('sacrifice')],
     'Back to swinging.',
     1,
     'A foul bunt is strike three.',
@@ -322,35 +310,35 @@ export const SHIPPED: readonly Reminder[] = [
   batter('b-take', [play('take')], 'Take one.', 2, 'The count is worth more than the pitch.'),
   batter(
     'b-two',
-    [twoOut, { fact: 'runners', is: 0 }],
+    [twoOut, is('runners', 0)],
     'Drive it.',
     1,
     'With two out and nobody on, one base rarely scores.',
   ),
   batter(
     'b-sign',
-    [{ fact: 'missedSign', is: true }],
+    [is('missedSign', true)],
     'Watch the whole sign.',
     3,
     'The last one was missed.',
   ),
   batter(
     'b-care',
-    [{ fact: 'young', is: true }, play('sacrifice')],
+    [is('young', true), play('sacrifice')],
     'Fingers behind the barrel.',
     1,
     'A pitch on the fingers is the common bunting injury.',
   ),
   atFirst(
     'c1-watch',
-    [onFirst, { fact: 'deliveryTimed', atMost: 2 }, leads],
+    [onFirst, atMost('deliveryTimed', 2), leads],
     'Time three leg lifts and the slide step.',
     3,
     'Too few of this pitcher’s deliveries are timed.',
   ),
   atFirst(
     'c1-pop',
-    [onFirst, { fact: 'popIsOld', is: true }],
+    [onFirst, is('popIsOld', true)],
     'Get the pop time between innings.',
     2,
     'This catcher was not timed in the last four weeks.',
@@ -364,7 +352,7 @@ export const SHIPPED: readonly Reminder[] = [
   ),
   atThird(
     'c3-where-1',
-    [onFirst, { fact: 'second', is: false }, { fact: 'third', is: false }],
+    [onFirst, is('second', false), is('third', false)],
     'Outfield end of the box.',
     2,
     'The runner finds you with the ball behind them.',
@@ -378,68 +366,57 @@ export const SHIPPED: readonly Reminder[] = [
   ),
   atThird(
     'c3-two',
-    [{ fact: 'runners', atLeast: 2 }],
+    [atLeast('runners', 2)],
     'Name and number. Lead runner past you first.',
     3,
     'The trailing runner takes the lead runner’s signal.',
   ),
   atThird(
     'c3-two-outs',
-    [twoOut, onSecond, { fact: 'sendNeeds', atMost: 0.5 }],
+    [twoOut, onSecond, atMost('sendNeeds', 0.5)],
     'Two out: be bold.',
     2,
     'Here a send needs to work less than half the time.',
   ),
-  atThird(
-    'c3-on',
-    [{ fact: 'on', not: 'nothing' }],
-    'Did both look?',
-    3,
-    'A missed sign is an out.',
-  ),
+  atThird('c3-on', [not('on', 'nothing')], 'Did both look?', 3, 'A missed sign is an out.'),
   bench(
     'bench-throws',
-    [{ fact: 'nearThrowLimit', is: true }],
+    [is('nearThrowLimit', true)],
     'Near the throw limit.',
     'first',
     'A pitcher or catcher is close to the limit you set.',
   ),
   bench(
     'bench-walk',
-    [weBat, { fact: 'first', is: false }, { fact: 'walkPays', is: true }],
+    [weBat, is('first', false), is('walkPays', true)],
     'They may walk this one.',
     1,
     'First base is open and the walk helps them.',
   ),
   bench(
     'bench-runner',
-    [
-      weBat,
-      { fact: 'courtesyRunner', is: true },
-      { fact: 'runners', atLeast: 1 },
-      { fact: 'inningsLeft', atMost: 2 },
-    ],
+    [weBat, is('courtesyRunner', true), atLeast('runners', 1), atMost('inningsLeft', 2)],
     'Who can run for whom?',
     2,
     'Last at-bats: the bench and the courtesy runner.',
   ),
   field(
     'd-go',
-    [{ fact: 'stealSecond', is: 'go' }, onFirst],
+    [is('stealSecond', 'go'), onFirst],
     'This one can run. Slide step.',
     3,
     'By the times the runner is safe often enough.',
   ),
   field(
     'd-stay',
-    [{ fact: 'stealSecond', is: 'stay' }, onFirst],
+    [is('stealSecond', 'stay'), onFirst],
     'Not going. Pitch your pitch.',
     3,
     'By the times the runner is out too often.',
   ),
   field(
     'd-hold',
-    [onFirst, leads, { fact: 'holdIsEven', is: true }],
+    [onFirst, leads, is('holdIsEven', true)],
     'Change your count.',
     3,
     'Your holds can be timed.',
@@ -453,19 +430,14 @@ export const SHIPPED: readonly Reminder[] = [
   ),
   field(
     'd-bunt',
-    [
-      underTwo,
-      { fact: 'runners', atLeast: 1 },
-      { fact: 'inningsLeft', atMost: 2 },
-      { fact: 'lead', atLeast: -1 },
-    ],
+    [underTwo, atLeast('runners', 1), atMost('inningsLeft', 2), atLeast('lead', -1)],
     'Corners: where’s the out?',
     2,
     'Late and close, the bunt is likely.',
   ),
   field(
     'd-13',
-    [onFirst, onThird, { fact: 'second', is: false }],
+    [onFirst, onThird, is('second', false)],
     'First and third: which play is on?',
     3,
     'Everybody has to know before the pitch.',

@@ -16,3 +16,4 @@ export type GateDeviceId = Id<'gate-device'>;
 export type GateRunId = Id<'gate-run'>;
 export type GameId = Id<'game'>;
 export type GameEntryId = Id<'game-entry'>;
+export type PassId = Id<'pass'>;

@@ -4,6 +4,7 @@ export type {
   AccountId,
   GameEntryId,
   GameId,
+  PassId,
   GateDeviceId,
   GateRunId,
   Id,

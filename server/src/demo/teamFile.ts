@@ -1,3 +1,4 @@
+import { NO_REMINDERS } from '@bradyon/contract/advice';
 import { TEAM_FILE_VERSION, type TeamFile } from '@bradyon/contract/files';
 import type { Account } from '@bradyon/contract/accounts';
 import type { GateRun } from '@bradyon/contract/gates';
@@ -51,6 +52,7 @@ export function demoTeamFile(
     batting: [],
     battingOrder: { personIds: [] },
     games: [],
+    reminders: NO_REMINDERS,
   };
   const add = (demo: DemoPerson, opponentId: OpponentId | null): void => {
     const person = personOf(demo, makeUuid(random) as PersonId, opponentId);

@@ -3,6 +3,7 @@ import type { Kept } from '@bradyon/contract/kept';
 import type { TeamId } from '@bradyon/core/units';
 import type { Tx } from '../../db/query.ts';
 import { notFound } from '../../http/problem.ts';
+import { selectReminders } from '../advice/index.ts';
 import { selectGamesWhole } from '../games/index.ts';
 import { selectAllRuns } from '../gates/index.ts';
 import { selectBatting, selectOrder } from '../innings/index.ts';
@@ -32,6 +33,7 @@ export async function teamFileText(tx: Tx, teamId: TeamId): Promise<string[]> {
     batting: (await selectBatting(tx)).map(withoutVersion),
     battingOrder: withoutVersion(await selectOrder(tx)),
     games: await selectGamesWhole(tx),
+    reminders: withoutVersion(await selectReminders(tx)),
   };
   const pieces = [`${JSON.stringify(head).slice(0, -1)},"readings":[`];
   let comma = '';

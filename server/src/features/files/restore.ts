@@ -3,6 +3,7 @@ import type { Team } from '@bradyon/contract/teams';
 import type { TeamId } from '@bradyon/core/units';
 import type { Tx } from '../../db/query.ts';
 import { Problem } from '../../http/problem.ts';
+import { saveReminders } from '../advice/index.ts';
 import { restoreGames } from '../games/index.ts';
 import { restoreRuns } from '../gates/index.ts';
 import { restoreBatting, restoreOrder } from '../innings/index.ts';
@@ -44,5 +45,6 @@ export async function restoreTeam(
   await restoreBatting(tx, file.batting);
   await restoreOrder(tx, file.battingOrder);
   await restoreGames(tx, file.games);
+  await saveReminders(tx, { ...file.reminders, version: 0 });
   return selectTeam(tx, id);
 }

@@ -1,4 +1,6 @@
 import {
+  deviceHereContract,
+  devicesContract,
   entriesPageContract,
   entryAnswersContract,
   entryBatchContract,
@@ -9,7 +11,7 @@ import {
 import { sinceContract } from '@bradyon/contract/timing';
 import type { GameId, TeamId } from '@bradyon/core/units';
 import { Router } from 'express';
-import { inTeam } from '../../db/scope.ts';
+import { inTeam, inTeamOrPass } from '../../db/scope.ts';
 import type { Deps } from '../../deps.ts';
 import { bodyOf, checkedBy, createdOnce, idOf } from '../../http/exchange.ts';
 import { notFound } from '../../http/problem.ts';
@@ -17,6 +19,7 @@ import { signedIn } from '../../http/session.ts';
 import { ownerOnly } from '../teams/index.ts';
 import { takeEntries } from './entries.ts';
 import * as games from './games.sql.ts';
+import { guestMay } from './passes.ts';
 
 const NO_GAME = 'There is no such game any more.';
 
@@ -25,7 +28,7 @@ export function gameRoutes({ pool, reply, live }: Deps): Router {
   const router = Router();
 
   router.get('/:teamId/games', async (req, res) => {
-    const rows = await inTeam(pool, signedIn(req), idOf(req, 'teamId'), games.selectGames);
+    const rows = await inTeamOrPass(pool, signedIn(req), idOf(req, 'teamId'), games.selectGames);
     reply(res, gamesContract, rows);
   });
 
@@ -50,7 +53,7 @@ export function gameRoutes({ pool, reply, live }: Deps): Router {
   router.get('/:teamId/games/:gameId/entries', async (req, res) => {
     const gameId = idOf<GameId>(req, 'gameId');
     const { since } = checkedBy(sinceContract, { since: Number(req.query['since'] ?? 0) });
-    const page = await inTeam(pool, signedIn(req), idOf(req, 'teamId'), async (tx) => {
+    const page = await inTeamOrPass(pool, signedIn(req), idOf(req, 'teamId'), async (tx) => {
       if (!(await games.selectGame(tx, gameId))) throw notFound(NO_GAME);
       return games.selectEntries(tx, gameId, since);
     });
@@ -61,19 +64,37 @@ export function gameRoutes({ pool, reply, live }: Deps): Router {
     const accountId = signedIn(req);
     const gameId = idOf<GameId>(req, 'gameId');
     const { entries } = bodyOf(req, entryBatchContract);
-    const answers = await inTeam(pool, accountId, idOf<TeamId>(req, 'teamId'), (tx) =>
-      takeEntries(tx, gameId, entries),
+    const answers = await inTeamOrPass(
+      pool,
+      accountId,
+      idOf<TeamId>(req, 'teamId'),
+      async (tx, role) => {
+        if (role === 'guest') await guestMay(tx, accountId, entries);
+        return takeEntries(tx, gameId, entries);
+      },
     );
     reply(res, entryAnswersContract, { answers });
   });
 
   router.get('/:teamId/games/:gameId/stream', async (req, res) => {
     const gameId = idOf<GameId>(req, 'gameId');
-    const game = await inTeam(pool, signedIn(req), idOf(req, 'teamId'), (tx) =>
+    const game = await inTeamOrPass(pool, signedIn(req), idOf(req, 'teamId'), (tx) =>
       games.selectGame(tx, gameId),
     );
     if (!game) throw notFound(NO_GAME);
     live.follow(gameId, game.lastSeq, res);
+  });
+
+  router.post('/:teamId/games/:gameId/devices', async (req, res) => {
+    const accountId = signedIn(req);
+    const gameId = idOf<GameId>(req, 'gameId');
+    const here = bodyOf(req, deviceHereContract);
+    const devices = await inTeamOrPass(pool, accountId, idOf(req, 'teamId'), async (tx) => {
+      if (!(await games.selectGame(tx, gameId))) throw notFound(NO_GAME);
+      await games.saveDevice(tx, gameId, here);
+      return games.selectDevices(tx, gameId);
+    });
+    reply(res, devicesContract, devices);
   });
 
   return router;

@@ -1,6 +1,8 @@
 import type { GameOfFile } from '@bradyon/contract/files';
 import {
   PAGE_ENTRIES,
+  type DeviceHere,
+  type DeviceSeen,
   type Entry,
   type EntryDraft,
   type EntriesPage,
@@ -127,4 +129,29 @@ export async function restoreGames(tx: Tx, games: readonly GameOfFile[]): Promis
                  told jsonb)`,
     );
   }
+}
+
+/** A device says where it is and how far. */
+export async function saveDevice(tx: Tx, gameId: GameId, here: DeviceHere): Promise<void> {
+  const { device, place, lastSeq } = here;
+  await tx.query(
+    sql`insert into game_devices (game_id, device, place, name, last_seq)
+        values (${gameId}, ${device}, ${place},
+                (select name from accounts where id = app_account()), ${lastSeq})
+        on conflict on constraint game_devices__key do update
+          set place = excluded.place, account_id = excluded.account_id, name = excluded.name,
+              last_seq = excluded.last_seq, seen_at = now()`,
+  );
+}
+
+/** Whoever has said so in the last hours, the freshest first. */
+export function selectDevices(tx: Tx, gameId: GameId): Promise<DeviceSeen[]> {
+  return many(
+    tx,
+    sql`select device, place, name, last_seq as "lastSeq",
+               greatest(0, extract(epoch from now() - seen_at))::float8 as "secondsAgo"
+        from game_devices
+        where game_id = ${gameId} and seen_at > now() - interval '6 hours'
+        order by seen_at desc limit 40`,
+  );
 }

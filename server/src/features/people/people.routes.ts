@@ -10,7 +10,7 @@ import {
 import { importedContract } from '@bradyon/contract/timing';
 import type { PersonId, TeamId } from '@bradyon/core/units';
 import { Router } from 'express';
-import { inTeam } from '../../db/scope.ts';
+import { inTeam, inTeamOrPass } from '../../db/scope.ts';
 import type { Deps } from '../../deps.ts';
 import { bodyOf, createdOnce, idOf, replacementOf, staleOr404 } from '../../http/exchange.ts';
 import { notFound } from '../../http/problem.ts';
@@ -22,7 +22,12 @@ export function peopleRoutes({ pool, reply }: Deps): Router {
   const router = Router();
 
   router.get('/:teamId/opponents', async (req, res) => {
-    const rows = await inTeam(pool, signedIn(req), idOf(req, 'teamId'), people.selectOpponents);
+    const rows = await inTeamOrPass(
+      pool,
+      signedIn(req),
+      idOf(req, 'teamId'),
+      people.selectOpponents,
+    );
     reply(res, opponentsContract, rows);
   });
 
@@ -51,7 +56,7 @@ export function peopleRoutes({ pool, reply }: Deps): Router {
   });
 
   router.get('/:teamId/people', async (req, res) => {
-    const rows = await inTeam(pool, signedIn(req), idOf(req, 'teamId'), people.selectPeople);
+    const rows = await inTeamOrPass(pool, signedIn(req), idOf(req, 'teamId'), people.selectPeople);
     reply(res, peopleContract, rows);
   });
 

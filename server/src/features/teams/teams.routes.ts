@@ -12,7 +12,7 @@ import {
 } from '@bradyon/contract/teams';
 import type { AccountId, InviteId, TeamId } from '@bradyon/core/units';
 import { Router } from 'express';
-import { asAccount, inTeam } from '../../db/scope.ts';
+import { asAccount, inTeam, inTeamOrPass } from '../../db/scope.ts';
 import type { Deps } from '../../deps.ts';
 import { bodyOf, createdOnce, idOf, replacementOf, staleOr404 } from '../../http/exchange.ts';
 import { makeLimit } from '../../http/limits.ts';
@@ -29,7 +29,13 @@ export function teamRoutes({ pool, reply }: Deps): Router {
   const triesToJoin = makeLimit(pool, 'join', 10, QUARTER_HOUR_SECONDS);
 
   router.get('/', async (req, res) => {
-    reply(res, teamsContract, await asAccount(pool, signedIn(req), teams.selectTeams));
+    const accountId = signedIn(req);
+    const own = await asAccount(pool, accountId, teams.selectTeams);
+    const passTeam = own.length > 0 ? null : await teams.selectPassTeam(pool, accountId);
+    const guests = passTeam
+      ? [await inTeamOrPass(pool, accountId, passTeam, teams.selectTeamOfPass)]
+      : [];
+    reply(res, teamsContract, [...own, ...guests]);
   });
 
   router.post('/', async (req, res) => {

@@ -28,6 +28,23 @@ export function selectTeams(tx: Tx): Promise<Team[]> {
   );
 }
 
+/** The team in scope, for whoever came in by the code of one of its games. */
+export function selectTeamOfPass(tx: Tx): Promise<Team> {
+  return one(
+    tx,
+    sql`select ${TEAM} from teams t cross join (select 'guest' as role) m where t.id = app_team()`,
+  );
+}
+
+/** The team of one of whose games the account has the code; null: of none. */
+export async function selectPassTeam(tx: Tx, accountId: AccountId): Promise<TeamId | null> {
+  const pass = await maybeOne<{ teamId: TeamId }>(
+    tx,
+    sql`select team_id as "teamId" from pass_of(${accountId})`,
+  );
+  return pass?.teamId ?? null;
+}
+
 export function selectTeam(tx: Tx, id: TeamId): Promise<Team | null> {
   return maybeOne(
     tx,

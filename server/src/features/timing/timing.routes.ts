@@ -8,7 +8,7 @@ import {
 } from '@bradyon/contract/timing';
 import type { TeamId } from '@bradyon/core/units';
 import { Router } from 'express';
-import { inTeam } from '../../db/scope.ts';
+import { inTeam, inTeamOrPass } from '../../db/scope.ts';
 import type { Deps } from '../../deps.ts';
 import { bodyOf, checkedBy, idOf } from '../../http/exchange.ts';
 import { signedIn } from '../../http/session.ts';
@@ -21,7 +21,7 @@ export function timingRoutes({ pool, reply }: Deps): Router {
   router.get('/:teamId/readings', async (req, res) => {
     const accountId = signedIn(req);
     const { since } = checkedBy(sinceContract, { since: Number(req.query['since'] ?? 0) });
-    const page = await inTeam(pool, accountId, idOf(req, 'teamId'), (tx) =>
+    const page = await inTeamOrPass(pool, accountId, idOf(req, 'teamId'), (tx) =>
       timing.selectPage(tx, since),
     );
     reply(res, readingsPageContract, page);
@@ -31,7 +31,7 @@ export function timingRoutes({ pool, reply }: Deps): Router {
     const accountId = signedIn(req);
     const teamId = idOf<TeamId>(req, 'teamId');
     const { steps } = bodyOf(req, readingStepsContract);
-    const answers = await inTeam(pool, accountId, teamId, (tx, role) =>
+    const answers = await inTeamOrPass(pool, accountId, teamId, (tx, role) =>
       takeSteps(tx, { id: accountId, role }, steps),
     );
     reply(res, stepAnswersContract, { answers });

@@ -1,2 +1,5 @@
 export { useBatting } from './useBatting.ts';
+export { useLineupOdds, type LineupOdds } from './useLineupOdds.ts';
+export { neededText } from './words.ts';
+export { useOrder } from './useOrder.ts';
 export { useNeeded } from './useNeeded.ts';

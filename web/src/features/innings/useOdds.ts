@@ -29,6 +29,14 @@ const averageFor = keepLast((level: TeamLevel, rules: GameRules, ruleset: Rulese
   return openGame(asked, makeTables(asked));
 });
 
+/** The level and the rules that a team plays by, and a game between two average sides of it. */
+export function useLevel(): { level: TeamLevel; rules: GameRules; average: Game } {
+  const team = useTeam();
+  const level = levelFor(team.id, team.level, team.playChanges, team.ruleset.stealAllowed);
+  const rules = rulesFor(team.id, team.ruleset);
+  return { level, rules, average: averageFor(team.id, level, rules, team.ruleset) };
+}
+
 export interface OddsInView {
   game: Game;
   /** The same between two average sides. */
@@ -55,10 +63,8 @@ export interface OddsInView {
 export function useOdds(): OddsInView {
   const team = useTeam();
   const { situation, set } = useSituation(team.id, team.ruleset.innings);
-  const level = levelFor(team.id, team.level, team.playChanges, team.ruleset.stealAllowed);
-  const rules = rulesFor(team.id, team.ruleset);
+  const { level, rules, average } = useLevel();
   const { ours, theirs, ...loading } = useSides(level);
-  const average = averageFor(team.id, level, rules, team.ruleset);
   const asked: GameAsked = {
     level,
     rules,

@@ -12,3 +12,4 @@ export { orTypical, standsInFor, type RaceRole } from './standIns.ts';
 export { firstName, handWord, lastName, personLabel, roleLabel } from './words.ts';
 export { usePeople, usePerson, useSaveOpponent, useSavePerson } from './usePeople.ts';
 export { usePlaying } from './usePlaying.ts';
+export { addOpponents, addPeople } from './writes.ts';

@@ -16,6 +16,7 @@ import {
 } from '../../ui/index.ts';
 import { SignOutDialog, useAccount } from '../accounts/index.ts';
 import { Rail } from './Rail.tsx';
+import { StripSlotElement } from './StripSlot.tsx';
 import './TeamShell.scss';
 import { OpenTeam, useLastTeam, useTeams } from './useTeams.ts';
 
@@ -24,6 +25,7 @@ export function TeamShell({ saving }: { saving: ReactNode }) {
   const { teamId } = useParams();
   const { data: teams, error, refetch } = useTeams();
   const team = teams?.find(({ id }) => id === teamId);
+  const [slot, setSlot] = useState<HTMLElement | null>(null);
   useEffect(() => {
     if (team) useLastTeam.setState({ teamId: team.id });
   }, [team]);
@@ -49,18 +51,30 @@ export function TeamShell({ saving }: { saving: ReactNode }) {
   }
   return (
     <OpenTeam value={team}>
-      <div className="shell">
-        <Strip team={team} teams={teams} saving={saving} />
-        <Rail teamId={team.id} />
-        <main className="shell-page" key={team.id}>
-          <Outlet />
-        </main>
-      </div>
+      <StripSlotElement value={slot}>
+        <div className="shell">
+          <Strip team={team} teams={teams} saving={saving} slotRef={setSlot} />
+          <Rail teamId={team.id} />
+          <main className="shell-page" key={team.id}>
+            <Outlet />
+          </main>
+        </div>
+      </StripSlotElement>
     </OpenTeam>
   );
 }
 
-function Strip({ team, teams, saving }: { team: Team; teams: Team[]; saving: ReactNode }) {
+function Strip({
+  team,
+  teams,
+  saving,
+  slotRef,
+}: {
+  team: Team;
+  teams: Team[];
+  saving: ReactNode;
+  slotRef: (element: HTMLElement | null) => void;
+}) {
   const { ruleset } = team;
   const unit = useDistanceUnit();
   return (
@@ -85,6 +99,7 @@ function Strip({ team, teams, saving }: { team: Team; teams: Team[]; saving: Rea
           <dt>{describeLeadRule(ruleset.leadRule)}</dt>
         </div>
       </dl>
+      <div className="strip-slot" ref={slotRef} />
       {saving}
       <ThemeSwitch />
       <AccountMenu />
@@ -125,7 +140,7 @@ function ThemeSwitch() {
   return (
     <button
       type="button"
-      className="strip-button"
+      className="strip-button strip-theme"
       aria-label={isNight ? 'Switch to day colors' : 'Switch to night colors'}
       onClick={toggle}
     >

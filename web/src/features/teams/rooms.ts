@@ -1,4 +1,4 @@
-import { Footprints, Scale, Timer, Users, type LucideIcon } from 'lucide-react';
+import { Diamond, Footprints, Scale, Timer, Users, type LucideIcon } from 'lucide-react';
 import { StealIcon } from './StealIcon.tsx';
 
 /** A room of the house: a question that coaches ask. */
@@ -16,6 +16,7 @@ export interface Room {
 
 /** In the order in which coaches do the work. */
 export const ROOMS: readonly Room[] = [
+  { to: 'games', text: 'Game', Icon: Diamond, key: 'G', group: 'play' },
   { to: 'timing', text: 'Time', Icon: Timer, key: 'T', group: 'play' },
   { to: 'steals', text: 'Steal', Icon: StealIcon, key: 'S', group: 'run' },
   { to: 'leads', text: 'Leads', Icon: Footprints, key: 'L', group: 'run' },

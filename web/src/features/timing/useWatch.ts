@@ -58,7 +58,7 @@ export function useWatch(
   teamId: TeamId,
   planName: WatchPlanName,
   ownerOf: (kind: ReadingKind) => SplitOwner | null,
-  { onKept, onUndo }: { onKept?: () => void; onUndo?: () => void } = {},
+  { onKept, onUndo }: { onKept?: (draft: ReadingDraft) => void; onUndo?: () => void } = {},
 ): WatchInHand {
   const { watch, fates, planName: inHand } = useWatchStore();
   useEffect(() => {
@@ -91,7 +91,7 @@ export function useWatch(
       } else {
         settle(index, { id: draft.id });
         readingWrite.send(teamId, { step: 'add', draft });
-        onKept?.();
+        onKept?.(draft);
       }
     }
   };

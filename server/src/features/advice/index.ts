@@ -1,0 +1,2 @@
+export { adviceRoutes } from './advice.routes.ts';
+export { saveReminders, selectReminders } from './advice.sql.ts';

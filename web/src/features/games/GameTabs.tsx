@@ -1,0 +1,16 @@
+import { PageTabs } from '../../ui/index.ts';
+import { useTeam } from '../teams/index.ts';
+
+/** The pages of Game. */
+export function GameTabs() {
+  const { id } = useTeam();
+  return (
+    <PageTabs
+      label="Game"
+      pages={[
+        { to: `/teams/${id}/games`, text: 'Games' },
+        { to: `/teams/${id}/games/reminders`, text: 'Reminders' },
+      ]}
+    />
+  );
+}

@@ -1,0 +1,92 @@
+import { eventOf, type EntryDraft } from '@bradyon/contract/games';
+import {
+  gameReader,
+  situationOf,
+  type GameEvent,
+  type Reading,
+  type Situation,
+} from '@bradyon/core/games';
+import type { GameId, TeamId } from '@bradyon/core/units';
+import { createStore, type StoreApi } from 'zustand/vanilla';
+import { outbox, type GrowingList } from '../../api/index.ts';
+import type { Entry } from '@bradyon/contract/games';
+import { entryWrite, keptEntries } from './writes.ts';
+
+/** A game at one moment, as this device has it: what the server numbered, and what waits here to be sent. */
+export interface GameNow {
+  /** By number, then what is not sent yet. */
+  events: readonly GameEvent[];
+  reading: Reading;
+  /** null: not open. */
+  situation: Situation | null;
+  /** How far the server's list is known. */
+  lastSeq: number;
+  /** How many wait to be sent. */
+  unsent: number;
+}
+
+/**
+ * Reads a game again and again. An entry stays the same object as long as nothing of it changes, so that
+ * one more costs one more.
+ */
+export function makeGameReader(): (
+  kept: ReadonlyMap<string, Entry>,
+  waiting: readonly EntryDraft[],
+) => GameNow {
+  const read = gameReader();
+  const known = new Map<string, GameEvent>();
+  const eventFor = (entry: EntryDraft & { seq: number | null }): GameEvent => {
+    const before = known.get(entry.id);
+    if (before && before.seq === entry.seq) return before;
+    const event = eventOf(entry);
+    known.set(entry.id, event);
+    return event;
+  };
+  return (kept, waiting) => {
+    const numbered = [...kept.values()].sort((a, b) => a.seq - b.seq);
+    const unsent = waiting.filter(({ id }) => !kept.has(id));
+    const events = [
+      ...numbered.map(eventFor),
+      ...unsent.map((entry) => eventFor({ ...entry, seq: null })),
+    ];
+    const reading = read(events);
+    const found = situationOf(reading.state);
+    return {
+      events,
+      reading,
+      situation: found.open ? found : null,
+      lastSeq: numbered.at(-1)?.seq ?? 0,
+      unsent: unsent.length,
+    };
+  };
+}
+
+const shown = new WeakMap<GrowingList<Entry>, StoreApi<GameNow>>();
+
+/** The game as it stands on this device, for every screen of this tab. */
+export function liveGame(teamId: TeamId, gameId: GameId): StoreApi<GameNow> {
+  const list = keptEntries(teamId, gameId);
+  const known = shown.get(list);
+  if (known) return known;
+  const read = makeGameReader();
+  let waiting: readonly EntryDraft[] = [];
+  const own = (): EntryDraft[] =>
+    entryWrite.waiting(teamId).flatMap((body) => (body.gameId === gameId ? [body.entry] : []));
+  waiting = own();
+  const store = createStore<GameNow>(() => read(list.rows, waiting));
+  const show = (): void => {
+    store.setState(read(list.rows, waiting), true);
+  };
+  list.onChange(show);
+  outbox.state.subscribe((now, before) => {
+    if (now.waiting === before.waiting) return;
+    const next = own();
+    const isSame =
+      next.length === waiting.length && next.every((entry, index) => entry === waiting[index]);
+    if (isSame) return;
+    waiting = next;
+    show();
+  });
+  shown.set(list, store);
+  return store;
+}

@@ -1,0 +1,298 @@
+import {
+  choose,
+  factsOf,
+  judgedOf,
+  NOTHING_KNOWN,
+  playsAtBat,
+  playsInField,
+  stealsHere,
+  sumAloud,
+  type Known,
+  type Memory,
+  type RankedPlay,
+  type Reminder,
+  type Said,
+  type StealHere,
+} from '@bradyon/core/advice';
+import { baseOut, breakEvenOf, FIRST, type Value } from '@bradyon/core/innings';
+import { longestLead } from '@bradyon/core/leads';
+import type { Person } from '@bradyon/core/people';
+import { pitchesFor } from '@bradyon/core/race';
+import { expectedTime } from '@bradyon/core/sprint';
+import { judgeSteal } from '@bradyon/core/steals';
+import { plainContext, rhythmOf, type DeliveryStyle } from '@bradyon/core/timing';
+import type { GameId, PersonId } from '@bradyon/core/units';
+import { useLineupOdds, type LineupOdds } from '../innings/index.ts';
+import { spreadOfEstimate, useLeads } from '../leads/index.ts';
+import { orTypical, usePlaying } from '../people/index.ts';
+import { useTeam } from '../teams/index.ts';
+import { useTimes } from '../timing/index.ts';
+import type { GameInHand } from './useGame.ts';
+import { basesOf, outsWords } from './situationWords.ts';
+import { useReminders } from './useReminders.ts';
+
+/** What a runner risks on one throw over in a game, and what is asked of a steal without figures. */
+const LEAD_RISK = 0.02;
+/** A chance that is asked for is never certain. */
+const MOST_NEEDED = 0.98;
+/** Too little between safe and out to tell, in chance to win. */
+const NO_STAKE = 0.005;
+const OLD_POP_DAYS = 28;
+const MS_PER_DAY = 86_400_000;
+/** How often their runner goes on one pitch, while nothing of them is known. Judgement. */
+const THEY_GO = 0.12;
+
+/** What an open game's screens show: the race, what is worth doing, what to say. */
+export interface Desk {
+  /** The race that matters on the next pitch: the usual way of the nearest base that is free; null: nobody may go. */
+  race: StealHere | null;
+  /** Every way to go. */
+  steals: readonly StealHere[];
+  needed: number;
+  /** So little is at stake that the inputs are not good enough to tell. */
+  isTie: boolean;
+  plays: readonly RankedPlay[];
+  odds: LineupOdds;
+  /** What it is worth to the side at bat, in chance to win. */
+  value: Value;
+  chanceToWin: number;
+  pitcher: Person;
+  catcher: Person;
+  batter: Person | null;
+  style: DeliveryStyle;
+  setStyle: (style: DeliveryStyle) => void;
+  /** What is said to the runner. */
+  line: string;
+  /** As long, and tells nobody anything. */
+  decoy: string;
+  said: readonly Said[];
+  safeLeadFeet: number | null;
+  isReady: boolean;
+}
+
+interface Heard {
+  pitch: number;
+  before: Memory;
+  now: Memory;
+}
+/** What was said in each game so far; a device that starts again says it all once more. */
+const heardIn = new Map<GameId, Heard>();
+
+export function useDesk(game: GameInHand): Desk {
+  const team = useTeam();
+  const times = useTimes(team);
+  const leads = useLeads({ whatIf: false });
+  const reminders = useReminders(team.id);
+  const { playing, pick } = usePlaying(team.id);
+  const { situation, now, ours, theirs, weBat } = game;
+  const { state } = now.reading;
+  const present = (ids: readonly PersonId[]): Person[] =>
+    ids.flatMap((id) => game.person(id) ?? []);
+  const odds = useLineupOdds(present(situation.order[ours]), present(situation.order[theirs]));
+
+  const pitcher = orTypical(game.person(situation.pitcher), 'pitcher');
+  const catcher = orTypical(game.person(situation.catcher), 'catcher');
+  const batter = game.person(situation.batter);
+  const { style } = playing;
+  const bases = basesOf(situation);
+  const spot = Math.max(0, situation.order[ours].indexOf(weBat ? situation.batter : nextOf(game)));
+  const value = odds.valueAt({
+    bases,
+    outs: situation.outs,
+    inning: situation.inning,
+    half: ours === 'away' ? 'top' : 'bottom',
+    batting: weBat ? 'we' : 'they',
+    spot,
+    lead: situation.runs[ours] - situation.runs[theirs],
+  });
+  const outs = Math.min(2, situation.outs);
+  const breakEven = (gamble: StealHere['gamble']) =>
+    breakEvenOf(gamble, baseOut(bases, outs), value);
+  const needed = (gamble: StealHere['gamble']): number => {
+    const found = breakEven(gamble)?.needed;
+    if (typeof found === 'number') return Math.min(MOST_NEEDED, Math.max(0.02, found));
+    return found === 'always' ? 0.02 : found === undefined ? team.neededChance : MOST_NEEDED;
+  };
+  const ask = { needed, style, battery: { pitcher, catcher }, batter };
+  const isOver = situation.over !== null;
+  const steals = state && !isOver ? stealsHere(state, times, game.person, ask) : [];
+  const together =
+    state && !isOver && situation.bases.first && situation.bases.second
+      ? stealsHere(state, times, game.person, { ...ask, together: true })
+      : [];
+  const race = steals.find(({ base }) => base !== 'home') ?? steals[0] ?? null;
+  const stake = race && breakEven(race.gamble);
+  const rates = batter
+    ? (odds[weBat ? 'ours' : 'theirs'].find(({ person }) => person.id === batter.id) ?? null)
+    : null;
+  const spotHere = {
+    bases,
+    outs,
+    balls: situation.balls,
+    strikes: situation.strikes,
+    value,
+    level: odds.game.level,
+    rates: rates?.rates ?? odds.game.level.rates,
+    bunt: rates?.bunt ?? odds.game.level.bunt,
+    allowed: odds.game.allowed,
+    infieldIn: situation.alignment?.infield === 'in',
+  };
+  const plays = isOver
+    ? []
+    : weBat
+      ? playsAtBat(spotHere, judgedOf(steals, together))
+      : playsInField(spotHere, theirSteal());
+
+  function theirSteal() {
+    if (!race) return null;
+    const at = (next: StealHere['question'], pitch?: 'pitchout'): number =>
+      judgeSteal(next, {
+        needed: needed(race.gamble),
+        pitches: pitchesFor(pitch ? { pitch } : { count: null }),
+      }).chance;
+    const { question } = race;
+    const hasStyles = team.ruleset.leadRule === 'open';
+    return {
+      gamble: race.gamble,
+      usual: at({ ...question, style: 'legLift' }),
+      slideStep: hasStyles ? at({ ...question, style: 'slideStep' }) : null,
+      pitchOut: at(question, 'pitchout'),
+      goes: race.steal.verdict === 'stay' ? THEY_GO / 4 : THEY_GO,
+    };
+  }
+
+  const known = knownOf();
+  function knownOf(): Known {
+    const holds = times
+      .readingsOf(pitcher.id)
+      .flatMap(({ kind, asideReason, seconds }) =>
+        kind === 'hold' && asideReason === null ? [seconds] : [],
+      )
+      .toReversed();
+    const pops = times.readingsOf(catcher.id).filter(({ kind }) => kind === 'pop');
+    const newest = pops[0]?.takenAt;
+    const deliveries = times.readingsOf(pitcher.id).filter(({ kind }) => kind === 'delivery');
+    const verdictAt = (base: string): Known['stealSecond'] =>
+      steals.find((each) => each.base === base)?.steal.verdict ?? 'none';
+    const { legs } = race?.steal ?? {};
+    return {
+      ...NOTHING_KNOWN,
+      lefty: pitcher.throws === 'left',
+      sumKnown: legs?.pitch?.basis === 'timed' && legs.pop?.basis === 'timed',
+      holdIsEven: rhythmOf(holds)?.verdict === 'even',
+      stealSecond: verdictAt('second'),
+      stealThird: verdictAt('third'),
+      deliveryTimed: deliveries.length,
+      slideStepsSeen: deliveries.filter((each) => each.style === 'slideStep').length,
+      popIsOld: newest === undefined || Date.parse(newest) < Date.now() - OLD_POP_DAYS * MS_PER_DAY,
+      walkPays: plays.some(({ play, worth }) => play === 'walkOnPurpose' && worth > 0),
+      missedSign: now.events.findLast(({ kind }) => kind === 'sign')?.['seen' as never] === false,
+      nearThrowLimit: isNearLimit(),
+    };
+  }
+  function isNearLimit(): boolean {
+    const limit = team.throwLimits.pitcher;
+    const own =
+      weBat || situation.pitcher === null ? 0 : (situation.pitches[situation.pitcher] ?? 0);
+    return limit !== null && own >= limit - 5;
+  }
+
+  const said = saidNow(reminders.rules, known);
+  function saidNow(rules: readonly Reminder[], about: Known): readonly Said[] {
+    if (!state || isOver) return [];
+    const pitch = now.events.filter(({ kind }) => kind === 'pitch').length;
+    const kept = heardIn.get(game.game.id) ?? { pitch: -1, before: {}, now: {} };
+    const before = kept.pitch === pitch ? kept.before : kept.now;
+    const facts = factsOf(state, ours, team.level, about);
+    const swing = stake ? Math.max(0, stake.safe - stake.out) : null;
+    const chosen = choose(rules, facts, { memory: before, pitch, stake: swing });
+    heardIn.set(game.game.id, { pitch, before, now: chosen.memory });
+    return chosen.said;
+  }
+
+  const line = lineOf();
+  function lineOf(): string {
+    const { pitch, pop } = race?.steal.legs ?? {};
+    const sum = pitch && pop ? pitch.spread.meanSeconds + pop.spread.meanSeconds : null;
+    const parts = [
+      ...(sum === null ? [] : [sumAloud(sum)]),
+      outsWords(situation.outs),
+      ...said
+        .filter(({ reminder: { to, id } }) => to.startsWith('runner') && !/outs|sum/.test(id))
+        .slice(0, 1)
+        .map(({ reminder }) => reminder.say.replace(/\.$/, '')),
+    ];
+    return `${parts.join('. ')}.`;
+  }
+
+  return {
+    race,
+    steals,
+    needed: race ? needed(race.gamble) : team.neededChance,
+    isTie: stake !== null && Math.max(stake.safe - stake.hold, stake.hold - stake.out) < NO_STAKE,
+    plays,
+    odds,
+    value,
+    chanceToWin: weBat ? value(bases, outs, 0, 0) : 1 - value(bases, outs, 0, 0),
+    pitcher,
+    catcher,
+    batter,
+    style,
+    setStyle: (next) => {
+      pick({ style: next });
+    },
+    line,
+    decoy: decoyFor(line),
+    said,
+    safeLeadFeet: safeLead(),
+    isReady: !times.isLoading && !leads.isLoading,
+  };
+
+  function safeLead(): number | null {
+    const runner = game.person(situation.bases.first);
+    if (!runner || !weBat || team.ruleset.leadRule !== 'open') return null;
+    const context = { ...plainContext('pick'), base: 'first' as const };
+    const move = expectedTime(pitcher, times.of(pitcher), context, times.field);
+    if (!move) return null;
+    return longestLead(
+      {
+        stance: {
+          leadFeet: runner.leadFeet ?? leads.usualLeadFeet,
+          corner: 'back',
+          mode: 'twoWay',
+          awaySpeed: 0,
+        },
+        level: times.field.level,
+        throwing: spreadOfEstimate(move),
+        leftHander: pitcher.throws === 'left',
+        own: leads.returnOf(runner),
+      },
+      LEAD_RISK,
+    );
+  }
+}
+
+/** Who of ours leads off the next time, while they bat. */
+function nextOf({ now, ours }: GameInHand): PersonId {
+  const team = now.reading.state?.teams[ours];
+  return team?.order[team.next]?.id ?? ('' as PersonId);
+}
+
+const DECOYS = [
+  'One more look. Good lead. You’re all right.',
+  'Know where they are. Stay with it. Have fun out there.',
+  'Same as before. Eyes up. Nice and easy.',
+];
+
+/** A line as long as the one that tells something. */
+function decoyFor(line: string): string {
+  const length = line.split(' ').length;
+  return DECOYS.toSorted(
+    (a, b) => Math.abs(a.split(' ').length - length) - Math.abs(b.split(' ').length - length),
+  )[0] as string;
+}
+
+/** Whether somebody stands on first: only then is there a lead to hold. */
+export function hasRunnerOnFirst(bases: number): boolean {
+  return (bases & FIRST) !== 0;
+}

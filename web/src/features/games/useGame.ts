@@ -1,0 +1,204 @@
+import type { EntryDraft, Game } from '@bradyon/contract/games';
+import type { Person } from '@bradyon/core/people';
+import {
+  REASONS,
+  otherSide,
+  sideAtBat,
+  slotToTell,
+  type GameEvent,
+  type Side,
+  type Situation,
+  type Telling,
+} from '@bradyon/core/games';
+import type { GameEntryId, GameId, PersonId, TeamId } from '@bradyon/core/units';
+import { useQuery } from '@tanstack/react-query';
+import { createContext, useContext, useEffect, useMemo } from 'react';
+import { useStore } from 'zustand';
+import { newId, queryClient, request } from '../../api/index.ts';
+import { notify } from '../../ui/index.ts';
+import { lastName, usePeople } from '../people/index.ts';
+import { useTeam } from '../teams/index.ts';
+import { deviceId } from './device.ts';
+import { liveGame, type GameNow } from './liveGame.ts';
+import { placeOf } from './places.ts';
+import { entryWrite, gameWrite, keptEntries } from './writes.ts';
+
+const NONE: Game[] = [];
+
+/** The games of a team, those that wait to be saved too, the newest first. */
+export function useGames(teamId: TeamId) {
+  const { data, error, refetch } = useQuery({
+    queryKey: ['games', teamId],
+    queryFn: () => request<Game[]>('GET', `/api/teams/${teamId}/games`),
+  });
+  const waiting = gameWrite.useWaiting(teamId);
+  const games = useMemo(() => {
+    const kept = data ?? NONE;
+    const fresh = waiting.filter((draft) => !kept.some(({ id }) => id === draft.id));
+    return [...kept, ...fresh.map((draft) => ({ ...draft, lastSeq: 0 }))].toSorted((a, b) =>
+      a.startsAt < b.startsAt ? 1 : -1,
+    );
+  }, [data, waiting]);
+  return {
+    games,
+    isLoading: data === undefined && error === null && waiting.length === 0,
+    error: data === undefined && waiting.length === 0 ? error : null,
+    retry: () => void refetch(),
+  };
+}
+
+/** A game's entries, fetched by what is new of them. */
+export function useGameNow(teamId: TeamId, gameId: GameId) {
+  const list = keptEntries(teamId, gameId);
+  const now = useStore(liveGame(teamId, gameId));
+  const { error, refetch } = useQuery({
+    queryKey: ['game-entries', teamId, gameId],
+    // Only how far it has come: the entries are in the list.
+    queryFn: () => list.sync(),
+    meta: { onlyHere: true },
+  });
+  const isComplete = useStore(
+    list.state as never,
+    (state: { isComplete: boolean }) => state.isComplete,
+  );
+  return {
+    now,
+    isLoading: !isComplete && error === null && now.events.length === 0,
+    error: isComplete || now.events.length > 0 ? null : error,
+    retry: () => void refetch(),
+  };
+}
+
+/** Tells something of a game: on this device at once, and to the server when it can be reached. */
+export function tellGame(
+  teamId: TeamId,
+  gameId: GameId,
+  telling: Telling,
+  at: { slot?: string; quiet?: boolean } = {},
+): GameEntryId {
+  const store = liveGame(teamId, gameId);
+  const { events, situation } = store.getState();
+  const stands = at.slot ?? situation?.slot ?? 'T1.1.1';
+  const { kind, ...told } = telling;
+  const entry: EntryDraft = {
+    id: newId<GameEntryId>(),
+    device: deviceId(),
+    place: placeOf(gameId),
+    at: new Date().toISOString(),
+    slot: slotToTell(events, stands, telling),
+    kind,
+    told: told as Record<string, unknown>,
+  };
+  entryWrite.send(teamId, { gameId, entry });
+  const flag = store.getState().reading.flagged.find(({ id }) => id === entry.id);
+  if (flag && at.quiet !== true) {
+    notify(`Not counted. ${REASONS[flag.code]}`, () => {
+      tellGame(teamId, gameId, { kind: 'undo', event: entry.id });
+    });
+  }
+  return entry.id;
+}
+
+/** Things that an undo passes by: they stand for no tap of the game. */
+const NOT_UNDONE: readonly string[] = ['undo', 'settle', 'advice', 'reading', 'opened'];
+
+/** The last thing this device told that still stands; null: nothing to take back. */
+export function lastOwn(events: readonly GameEvent[], device: string): GameEvent | null {
+  const undone = new Set<string>();
+  for (const event of events.toReversed()) {
+    if (undone.has(event.id)) continue;
+    if (event.kind === 'undo') {
+      undone.add(event.event);
+      continue;
+    }
+    if (event.device === device && !NOT_UNDONE.includes(event.kind)) return event;
+  }
+  return null;
+}
+
+/** A game as the desk has it in hand: where it stands, who is in it, and the way to tell more. */
+export interface GameInHand {
+  game: Game;
+  now: GameNow;
+  situation: Situation;
+  ours: Side;
+  theirs: Side;
+  weBat: boolean;
+  /** Somebody of the game, by id; a stranger where the roster has lost them. */
+  person: (id: PersonId | null | undefined) => Person | null;
+  /** "Okafor"; the number where only that is known; a dash for nobody. */
+  name: (id: PersonId | null | undefined) => string;
+  people: readonly Person[];
+  opponentName: string;
+  tell: (telling: Telling, at?: { slot?: string; quiet?: boolean }) => GameEntryId;
+  undoLast: () => void;
+  undo: (id: string) => void;
+}
+
+export const GameOpen = createContext<GameInHand | null>(null);
+
+export function useGame(): GameInHand {
+  const game = useContext(GameOpen);
+  if (!game) throw new Error('useGame is for pages of an open game');
+  return game;
+}
+
+/** What the pages of one game share; null while it is not there or not open. */
+export function useGameInHand(game: Game | undefined, now: GameNow | null): GameInHand | null {
+  const team = useTeam();
+  const { people, opponents } = usePeople(team.id);
+  const byId = useMemo(() => new Map(people.map((person) => [person.id, person])), [people]);
+  return useMemo(() => {
+    const state = now?.reading.state;
+    const situation = now?.situation;
+    if (!game || !now || !state || !situation) return null;
+    const { ours } = state;
+    const person: GameInHand['person'] = (id) => (id ? (byId.get(id) ?? null) : null);
+    const tell: GameInHand['tell'] = (telling, at) => tellGame(team.id, game.id, telling, at);
+    const undo: GameInHand['undo'] = (id) => {
+      const own = tell({ kind: 'undo', event: id }, { quiet: true });
+      notify('Undone', () => {
+        tell({ kind: 'undo', event: own }, { quiet: true });
+      });
+    };
+    return {
+      game,
+      now,
+      situation,
+      ours,
+      theirs: otherSide(ours),
+      weBat: sideAtBat(situation.half) === ours,
+      people,
+      person,
+      name: (id) => {
+        const found = person(id);
+        if (found) return lastName(found);
+        return id ? 'somebody' : '–';
+      },
+      opponentName: opponents.find(({ id }) => id === game.opponentId)?.name ?? 'Opponent',
+      tell,
+      undo,
+      undoLast: () => {
+        const last = lastOwn(now.events, deviceId());
+        if (last) undo(last.id);
+        else notify('Nothing to undo on this device.');
+      },
+    };
+  }, [game, now, byId, people, opponents, team.id]);
+}
+
+/** After the stream said so, or the device was away. */
+export function useCatchUp(teamId: TeamId, gameId: GameId): void {
+  useEffect(() => {
+    const again = (): void => {
+      if (document.visibilityState === 'visible')
+        void queryClient.invalidateQueries({ queryKey: ['game-entries', teamId, gameId] });
+    };
+    addEventListener('online', again);
+    document.addEventListener('visibilitychange', again);
+    return () => {
+      removeEventListener('online', again);
+      document.removeEventListener('visibilitychange', again);
+    };
+  }, [teamId, gameId]);
+}

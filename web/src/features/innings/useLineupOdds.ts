@@ -1,0 +1,55 @@
+import type { Person } from '@bradyon/core/people';
+import type { Value } from '@bradyon/core/innings';
+import { useTeam } from '../teams/index.ts';
+import { keepLast } from '../timing/index.ts';
+import { valueOf, type Game, type GameAsked } from './game.ts';
+import { battersOf, combinedOf, ratesBySpot, type Batter } from './sides.ts';
+import type { Situation } from './situation.ts';
+import { useBatting } from './useBatting.ts';
+import { useLevel } from './useOdds.ts';
+import { useTables } from './useTables.ts';
+
+const oursFor = keepLast(battersOf);
+const theirsFor = keepLast(battersOf);
+
+/** What a game is worth with the people who are in it. */
+export interface LineupOdds {
+  game: Game;
+  /** Ours in the order in which they bat. */
+  ours: Batter[];
+  theirs: Batter[];
+  /** What it is worth to the side at bat, in chance to win. */
+  valueAt: (situation: Omit<Situation, 'by' | 'needs'>) => Value;
+  /** Whether the tables are of these people, and not yet of two average sides. */
+  isCurrent: boolean;
+}
+
+/**
+ * The odds between two lineups of a game. Until the tables of these people are there those of two average
+ * sides stand, and it says so.
+ */
+export function useLineupOdds(order: readonly Person[], others: readonly Person[]): LineupOdds {
+  const team = useTeam();
+  const { level, rules, average } = useLevel();
+  const batting = useBatting(team.id);
+  const ours = oursFor(`${team.id} game`, order, batting.all, level);
+  const theirs = theirsFor(`${team.id} game theirs`, others, batting.all, level);
+  const combined = combinedOf(theirs, level);
+  const asked: GameAsked = {
+    level,
+    rules,
+    ours: ratesBySpot(ours, level),
+    theirs: combined.rates,
+    allowed: average.allowed,
+  };
+  const isAverage = asked.ours.length === 1 && combined.known === 0;
+  const tables = useTables(isAverage || batting.isLoading ? null : asked);
+  const game = isAverage || !tables.game ? average : tables.game;
+  return {
+    game,
+    ours,
+    theirs,
+    valueAt: (situation) => valueOf(game, { ...situation, by: 'win', needs: 'situation' }),
+    isCurrent: isAverage ? !batting.isLoading : tables.isCurrent,
+  };
+}

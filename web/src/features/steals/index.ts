@@ -1,0 +1,1 @@
+export { gapOf, KIND_TEXT, lanesOf, wordsOf } from './words.ts';
