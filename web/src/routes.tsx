@@ -28,6 +28,19 @@ const RunnerVerdict = lazy(async () => ({
 
 const work: RouteObject[] = [
   { index: true, element: <Navigate to="timing" replace /> },
+  screen('games', async () => (await import('./features/games/GamesPage.tsx')).GamesPage),
+  screen('games/new', async () => (await import('./features/games/NewGamePage.tsx')).NewGamePage),
+  screen(
+    'games/reminders',
+    async () => (await import('./features/games/RemindersPage.tsx')).RemindersPage,
+  ),
+  screen('games/:gameId', async () => (await import('./features/games/GamePage.tsx')).GamePage),
+  screen('games/:gameId/box', async () => (await import('./features/games/BoxPage.tsx')).BoxPage),
+  screen('games/:gameId/log', async () => (await import('./features/games/LogPage.tsx')).LogPage),
+  screen(
+    'games/:gameId/sheet',
+    async () => (await import('./features/games/SheetPage.tsx')).SheetPage,
+  ),
   screen('timing', async () => {
     const { TimePage } = await import('./features/timing/TimePage.tsx');
     return () => <TimePage Verdict={RunnerVerdict} />;
@@ -80,6 +93,7 @@ export const routes = createBrowserRouter([
         '/sign-up',
         async () => (await import('./features/accounts/SignUpPage.tsx')).SignUpPage,
       ),
+      screen('/join', async () => (await import('./features/games/JoinPage.tsx')).JoinPage),
       screen('/reset', async () => (await import('./features/accounts/ResetPage.tsx')).ResetPage),
       {
         Component: RequireAccount,

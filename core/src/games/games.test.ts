@@ -8,6 +8,7 @@ import { PRESETS } from '../rules/index.ts';
 import type { PersonId } from '../units/index.ts';
 import { PLAY_LEVELS } from '../innings/index.ts';
 import { makeRandom } from '../maths/index.ts';
+import { boxOf } from './box.ts';
 import { countsOf } from './counts.ts';
 import { playOn } from './madeUp.ts';
 import { playRulesOf } from './playRules.ts';
@@ -485,5 +486,29 @@ describe('a made-up game', () => {
       return events;
     };
     expect(play()).toEqual(play());
+  });
+});
+
+describe('the box of a game', () => {
+  it('has every run, plate appearance and steal that the game counted', () => {
+    for (const events of [baseball, fastpitch]) {
+      const { state } = readGame(events);
+      const [box, counts] = [boxOf(state), countsOf(state)];
+      const now = situationOf(state);
+      if (!now.open) throw new Error('it was opened');
+      for (const team of ['away', 'home'] as const) {
+        const sum = (of: 'runs' | 'plateAppearances' | 'hits' | 'stolen'): number =>
+          box.lines[team].reduce((total, line) => total + line[of], 0);
+        const { outcomes, steals } = counts[team];
+        expect(sum('runs')).toBe(now.runs[team]);
+        expect(sum('hits')).toBe(
+          outcomes.single + outcomes.double + outcomes.triple + outcomes.homeRun,
+        );
+        expect(sum('stolen')).toBe(steals.second.stolen + steals.third.stolen + steals.home.stolen);
+        const caught = steals.second.out + steals.third.out + steals.home.out;
+        const listed = box.outsOnBases.filter((out) => out.side === team && out.kind !== 'play');
+        expect(listed.length).toBeGreaterThanOrEqual(caught - counts[team].pickedOff);
+      }
+    }
   });
 });

@@ -16,6 +16,7 @@ export {
   type Side,
   type Spot,
 } from './events.ts';
+export { boxOf, type Box } from './box.ts';
 export { countsOf, type SideCounts } from './counts.ts';
 export { recordsOf } from './records.ts';
 export type { GameState, PlayRecord } from './state.ts';
@@ -24,4 +25,5 @@ export { playRulesOf } from './playRules.ts';
 export { proposeRunners, type Draft } from './proposals.ts';
 export { REASONS, type Reason } from './reasons.ts';
 export { parseSlot } from './slot.ts';
+export { startLineUp, withBench } from './startingLineUp.ts';
 export { slotToTell, type Telling } from './telling.ts';

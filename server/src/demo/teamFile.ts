@@ -11,6 +11,7 @@ import { conditionsOf, simulateGateRun, type Conditions } from '@bradyon/core/sp
 import { USUAL_NEEDED_CHANCE } from '@bradyon/core/steals';
 import { plainContext, splitsOfBeams, type Reading } from '@bradyon/core/timing';
 import type { GateRunId, OpponentId, PersonId, ReadingId, TestDiveId } from '@bradyon/core/units';
+import { demoGames } from './games.ts';
 import { gaitOf, readingsOf, type DemoReading } from './readings.ts';
 import { makeUuid } from './uuid.ts';
 import type { DemoPerson, DemoTeam } from './world.ts';
@@ -82,6 +83,7 @@ export function demoTeamFile(
     for (const [place, { id, opponentId }] of side.entries())
       file.batting.push(seasonOf(random, id, place, opponentId === null));
   }
+  file.games = demoGames(random, file, today);
   return file;
 }
 

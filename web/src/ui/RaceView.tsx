@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { BAR_TOP, layOutRace, type Lane, type RaceLayout } from './raceLayout.ts';
+import { BAR_TOP, layOutRace, type Lane, type RaceLayout, type RaceSize } from './raceLayout.ts';
 import './RaceView.scss';
 import { useWidth } from './useWidth.ts';
 
@@ -14,6 +14,7 @@ export function RaceView({
   gapWords,
   gapGood,
   twin,
+  size = 'usual',
 }: {
   lanes: readonly [Lane, Lane];
   /** The gap in seconds and feet. */
@@ -21,10 +22,11 @@ export function RaceView({
   /** Whether the gap is in the runner's favour. */
   gapGood: boolean;
   twin: string;
+  size?: RaceSize;
 }) {
   const [ref, width] = useWidth<HTMLDivElement>(640);
   const hatch = useId();
-  const layout = layOutRace(lanes, width);
+  const layout = layOutRace(lanes, width, size);
   const top = layout.lanes[0]?.top ?? 0;
   return (
     <div ref={ref} className="race">

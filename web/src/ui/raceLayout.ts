@@ -44,9 +44,9 @@ export interface RaceLayout {
 
 const SIDE = 10;
 const TITLE = 30;
-const BAR = 40;
-const UNDER = 22;
-const LANE = TITLE + BAR + UNDER;
+/** Height of a bar and of what stands under it; `compact` where a screen has much beside the race. */
+const SIZES = { usual: { bar: 40, under: 22 }, compact: { bar: 26, under: 18 } } as const;
+export type RaceSize = keyof typeof SIZES;
 const HUMP = 26;
 const CHARACTER = 7.2;
 const SLIVER = 2;
@@ -55,7 +55,13 @@ const SLIVER = 2;
  * Lays out lanes to one time scale.
  * @param width of the picture, pixels
  */
-export function layOutRace(lanes: readonly Lane[], width: number): RaceLayout {
+export function layOutRace(
+  lanes: readonly Lane[],
+  width: number,
+  size: RaceSize = 'usual',
+): RaceLayout {
+  const { bar: barHeight, under } = SIZES[size];
+  const laneHeight = TITLE + barHeight + under;
   const starts = lanes.flatMap(({ legs }) => cumulated(legs).map(({ from }) => from));
   const ends = lanes.map(({ legs, spreadSeconds }) => total(legs) + 2.2 * (spreadSeconds ?? 0.05));
   const first = Math.min(0, ...starts);
@@ -68,16 +74,16 @@ export function layOutRace(lanes: readonly Lane[], width: number): RaceLayout {
       tone: lane.tone,
       title: lane.title,
       endX,
-      top: index * LANE,
+      top: index * laneHeight,
       bars: cumulated(lane.legs).map(({ leg, from }) => bar(leg, xOf(from), leg.seconds * scale)),
       hump: lane.spreadSeconds === null ? null : humpPath(endX, lane.spreadSeconds * scale),
     };
   });
   const gapXs = laidOut.map(({ endX }) => endX);
-  const gapY = lanes.length * LANE + 2;
+  const gapY = lanes.length * laneHeight + 2;
   return {
     height: gapY + 58,
-    barHeight: BAR,
+    barHeight,
     lanes: laidOut,
     ticks: ticks(xOf, width),
     gap: { fromX: Math.min(...gapXs), toX: Math.max(...gapXs), y: gapY },

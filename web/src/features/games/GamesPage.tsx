@@ -1,15 +1,16 @@
 import type { Game } from '@bradyon/contract/games';
-import type { Side, Situation } from '@bradyon/core/games';
+import type { Side } from '@bradyon/core/games';
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
-import { Empty, Failure, Loading, longDate, useTitle } from '../../ui/index.ts';
+import { Empty, Failure, Loading, longDate, notify, useTitle } from '../../ui/index.ts';
 import { usePeople } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import './GamesPage.scss';
+import { importGame } from './gameFile.ts';
 import { GameTabs } from './GameTabs.tsx';
-import { inningWords } from './situationWords.ts';
+import { standsWords } from './standsWords.ts';
 import { useGameNow, useGames } from './useGame.ts';
 
 /** So many are read at once: each brings its entries. */
@@ -28,9 +29,12 @@ export function GamesPage() {
       <div className="page-head">
         <h1>Games</h1>
         <GameTabs />
-        <Link className="btn btn-primary" to="new">
-          <Plus size={18} aria-hidden="true" /> New game
-        </Link>
+        <div className="game-row-ways">
+          <ImportGame />
+          <Link className="btn btn-primary" to="new">
+            <Plus size={18} aria-hidden="true" /> New game
+          </Link>
+        </div>
       </div>
       {games.length === 0 ? (
         <Empty title="No games yet.">
@@ -56,6 +60,47 @@ export function GamesPage() {
           Show more
         </Button>
       )}
+    </>
+  );
+}
+
+/** A game from a file: another device's, or another season's. */
+function ImportGame() {
+  const team = useTeam();
+  const { people, opponents } = usePeople(team.id);
+  const input = useRef<HTMLInputElement>(null);
+  const take = async (file: File): Promise<void> => {
+    const { gameFileContract } = await import('@bradyon/contract/gameFile');
+    const content: unknown = await file
+      .text()
+      .then(JSON.parse)
+      .catch(() => null);
+    const checked = gameFileContract.check(content);
+    if (!checked.ok) {
+      const [first] = checked.errors;
+      notify(`Not imported. ${first?.message ?? 'Choose a game file exported from Bradyon.'}`);
+      return;
+    }
+    importGame(team.id, checked.value, { people, opponents });
+    notify('Game imported.');
+  };
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept="application/json,.json"
+        aria-label="Game file"
+        onChange={({ target }) => {
+          const [file] = target.files ?? [];
+          if (file) void take(file);
+          target.value = '';
+        }}
+      />
+      <Button variant="outline-primary" onClick={() => input.current?.click()}>
+        Import game
+      </Button>
     </>
   );
 }
@@ -92,19 +137,4 @@ function GameRow({ game }: { game: Game }) {
       </span>
     </li>
   );
-}
-
-/** "Won 6–4", "Top 5, down 2–3", "To play". */
-export function standsWords(situation: Situation | null, ours: Side): string {
-  if (!situation) return 'To play';
-  const { runs, over, slot, line } = situation;
-  const [us, them] = ours === 'home' ? [runs.home, runs.away] : [runs.away, runs.home];
-  const score = `${String(us)}–${String(them)}`;
-  if (over) {
-    if (over.winner === null) return `Tied ${score}`;
-    return `${over.winner === ours ? 'Won' : 'Lost'} ${score}`;
-  }
-  if (slot === 'T1.1.1' && line.away.length <= 1 && us + them === 0) return 'To play, lineups set';
-  const how = us === them ? 'tied' : us > them ? 'up' : 'down';
-  return `${inningWords(situation)}, ${how} ${score}`;
 }

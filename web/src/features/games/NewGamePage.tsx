@@ -1,4 +1,4 @@
-import { playRulesOf, type LineUp } from '@bradyon/core/games';
+import { playRulesOf, startLineUp, withBench, type LineUp } from '@bradyon/core/games';
 import { byNumber, type Person } from '@bradyon/core/people';
 import type { GameId, OpponentId, PersonId } from '@bradyon/core/units';
 import { useState } from 'react';
@@ -12,7 +12,7 @@ import { addOpponents, addPeople, usePeople } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import './GamesPage.scss';
 import { LineUpEditor } from './LineUpEditor.tsx';
-import { lineUpMisfit, onlyNumber, startLineUp, withBench } from './lineUps.ts';
+import { lineUpMisfit, onlyNumber } from './lineUps.ts';
 import { tellGame, useGames } from './useGame.ts';
 import { useLastLineUps } from './useOpening.ts';
 import { gameWrite } from './writes.ts';

@@ -1,3 +1,4 @@
+import { startLineUp } from '@bradyon/core/games';
 import type { Person } from '@bradyon/core/people';
 import type { PersonId } from '@bradyon/core/units';
 import { describe, expect, it } from 'vitest';
@@ -6,7 +7,6 @@ import {
   lineUpMisfit,
   onlyNumber,
   readNumbers,
-  startLineUp,
   withBatter,
   withFlex,
   withoutBatter,

@@ -12,12 +12,16 @@ export function placeOf(gameId: GameId): Place {
   return usePlaces.getState().byGame[gameId] ?? 'bench';
 }
 
+export function takePlace(gameId: GameId, place: Place): void {
+  usePlaces.setState(({ byGame }) => ({ byGame: { ...byGame, [gameId]: place } }));
+}
+
 export function usePlace(gameId: GameId): [Place, (place: Place) => void] {
   const place = usePlaces(({ byGame }) => byGame[gameId] ?? 'bench');
   return [
     place,
     (next) => {
-      usePlaces.setState(({ byGame }) => ({ byGame: { ...byGame, [gameId]: next } }));
+      takePlace(gameId, next);
     },
   ];
 }

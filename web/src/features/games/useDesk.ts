@@ -14,7 +14,7 @@ import {
   type Said,
   type StealHere,
 } from '@bradyon/core/advice';
-import { baseOut, breakEvenOf, FIRST, type Value } from '@bradyon/core/innings';
+import { baseOut, breakEvenOf, type Value } from '@bradyon/core/innings';
 import { longestLead } from '@bradyon/core/leads';
 import type { Person } from '@bradyon/core/people';
 import { pitchesFor } from '@bradyon/core/race';
@@ -63,6 +63,8 @@ export interface Desk {
   setStyle: (style: DeliveryStyle) => void;
   /** What is said to the runner. */
   line: string;
+  /** What stands in for {sum}, {outs} and {hold} in a reminder. */
+  figures: { sum: string; outs: string; hold: string };
   /** As long, and tells nobody anything. */
   decoy: string;
   said: readonly Said[];
@@ -161,14 +163,14 @@ export function useDesk(game: GameInHand): Desk {
     };
   }
 
+  const holds = times
+    .readingsOf(pitcher.id)
+    .flatMap(({ kind, asideReason, seconds }) =>
+      kind === 'hold' && asideReason === null ? [seconds] : [],
+    )
+    .toReversed();
   const known = knownOf();
   function knownOf(): Known {
-    const holds = times
-      .readingsOf(pitcher.id)
-      .flatMap(({ kind, asideReason, seconds }) =>
-        kind === 'hold' && asideReason === null ? [seconds] : [],
-      )
-      .toReversed();
     const pops = times.readingsOf(catcher.id).filter(({ kind }) => kind === 'pop');
     const newest = pops[0]?.takenAt;
     const deliveries = times.readingsOf(pitcher.id).filter(({ kind }) => kind === 'delivery');
@@ -210,17 +212,22 @@ export function useDesk(game: GameInHand): Desk {
     return chosen.said;
   }
 
+  const { pitch: pitchLeg, pop: popLeg } = race?.steal.legs ?? {};
+  const figures = {
+    sum:
+      pitchLeg && popLeg ? sumAloud(pitchLeg.spread.meanSeconds + popLeg.spread.meanSeconds) : '',
+    outs: outsWords(situation.outs),
+    hold: (rhythmOf(holds)?.counts ?? []).slice(-3).join(', '),
+  };
   const line = lineOf();
   function lineOf(): string {
-    const { pitch, pop } = race?.steal.legs ?? {};
-    const sum = pitch && pop ? pitch.spread.meanSeconds + pop.spread.meanSeconds : null;
     const parts = [
-      ...(sum === null ? [] : [sumAloud(sum)]),
-      outsWords(situation.outs),
+      ...(figures.sum === '' ? [] : [figures.sum]),
+      figures.outs,
       ...said
         .filter(({ reminder: { to, id } }) => to.startsWith('runner') && !/outs|sum/.test(id))
         .slice(0, 1)
-        .map(({ reminder }) => reminder.say.replace(/\.$/, '')),
+        .map(({ reminder }) => filled(reminder.say, figures).replace(/\.$/, '')),
     ];
     return `${parts.join('. ')}.`;
   }
@@ -242,6 +249,7 @@ export function useDesk(game: GameInHand): Desk {
       pick({ style: next });
     },
     line,
+    figures,
     decoy: decoyFor(line),
     said,
     safeLeadFeet: safeLead(),
@@ -278,6 +286,11 @@ function nextOf({ now, ours }: GameInHand): PersonId {
   return team?.order[team.next]?.id ?? ('' as PersonId);
 }
 
+/** A reminder with the figures of the moment in it. */
+export function filled(say: string, { sum, outs, hold }: Desk['figures']): string {
+  return say.replace('{sum}', sum).replace('{outs}', outs).replace('{hold}', hold);
+}
+
 const DECOYS = [
   'One more look. Good lead. You’re all right.',
   'Know where they are. Stay with it. Have fun out there.',
@@ -290,9 +303,4 @@ function decoyFor(line: string): string {
   return DECOYS.toSorted(
     (a, b) => Math.abs(a.split(' ').length - length) - Math.abs(b.split(' ').length - length),
   )[0] as string;
-}
-
-/** Whether somebody stands on first: only then is there a lead to hold. */
-export function hasRunnerOnFirst(bases: number): boolean {
-  return (bases & FIRST) !== 0;
 }

@@ -15,6 +15,7 @@ import {
   useTheme,
 } from '../../ui/index.ts';
 import { SignOutDialog, useAccount } from '../accounts/index.ts';
+import { GuestDoor } from './GuestDoor.tsx';
 import { Rail } from './Rail.tsx';
 import { StripSlotElement } from './StripSlot.tsx';
 import './TeamShell.scss';
@@ -52,11 +53,11 @@ export function TeamShell({ saving }: { saving: ReactNode }) {
   return (
     <OpenTeam value={team}>
       <StripSlotElement value={slot}>
-        <div className="shell">
+        <div className={team.role === 'guest' ? 'shell shell-guest' : 'shell'}>
           <Strip team={team} teams={teams} saving={saving} slotRef={setSlot} />
-          <Rail teamId={team.id} />
+          {team.role !== 'guest' && <Rail teamId={team.id} />}
           <main className="shell-page" key={team.id}>
-            <Outlet />
+            {team.role === 'guest' ? <GuestDoor /> : <Outlet />}
           </main>
         </div>
       </StripSlotElement>

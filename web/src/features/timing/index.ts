@@ -1,7 +1,7 @@
 export { keepLast } from './keepLast.ts';
 export { secondsProblem } from './typedKinds.ts';
 export { tick, WatchFace } from './WatchFace.tsx';
-export { useWatch, type SplitOwner } from './useWatch.ts';
+export { useWatch, type SplitOwner, type WatchInHand } from './useWatch.ts';
 export { TimeTabs } from './TimeTabs.tsx';
 export { useReadings } from './useReadings.ts';
 export { useTimes } from './useTimes.ts';

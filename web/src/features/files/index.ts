@@ -1,0 +1,1 @@
+export { download, makeTable } from './csv.ts';

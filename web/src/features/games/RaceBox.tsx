@@ -1,0 +1,78 @@
+import { footWorth, roundedUp } from '@bradyon/core/steals';
+import { distance, percent, RaceView, seconds, VerdictBadge } from '../../ui/index.ts';
+import { personLabel } from '../people/index.ts';
+import { gapOf, lanesOf, wordsOf } from '../steals/index.ts';
+import type { Desk } from './useDesk.ts';
+import { useGame } from './useGame.ts';
+
+/** Whether the runner goes: the word, the figure and what it needs. */
+export function VerdictLine({ desk }: { desk: Desk }) {
+  const { weBat } = useGame();
+  const { race, needed, isTie } = desk;
+  if (!race) {
+    return <p className="race-none quiet">Nobody on with a base to steal.</p>;
+  }
+  const { steal, runner, base } = race;
+  const slowest = steal.slowestPitchSeconds;
+  return (
+    <div className="race-verdict">
+      <VerdictBadge verdict={steal.verdict} />
+      <div role="status" className="race-words">
+        <p className="race-first">
+          <strong>{percent(steal.chance)} safe</strong>, needs {percent(needed)}
+          {isTie && ', too close to call'}
+        </p>
+        <p>
+          {weBat ? runner.name : `Their ${personLabel(runner)}`} to {base}.{' '}
+          {slowest !== null && slowest > 0 && (
+            <span>
+              {weBat ? 'Go if' : 'Stops if you are under'} {seconds(roundedUp(slowest))}
+              {weBat ? ' or slower.' : '.'}
+            </span>
+          )}
+        </p>
+      </div>
+    </div>
+  );
+}
+
+/** The race of the runner who matters, with the verdict above it. */
+export function RaceBox({ desk }: { desk: Desk }) {
+  const { race, needed, safeLeadFeet, pitcher, catcher } = desk;
+  const { situation } = useGame();
+  if (!race) {
+    return (
+      <section className="race-box" aria-label="The race">
+        <VerdictLine desk={desk} />
+      </section>
+    );
+  }
+  const { steal, base, question, runner } = race;
+  const names = { pitcher, catcher, runner };
+  const foot = footWorth(question, steal);
+  const words = wordsOf({
+    steal,
+    base,
+    style: question.style,
+    names,
+    needed,
+    footSeconds: foot.seconds,
+  });
+  return (
+    <section className="race-box" aria-label="The race">
+      <VerdictLine desk={desk} />
+      <RaceView
+        lanes={lanesOf(steal.legs)}
+        gapWords={words.gap}
+        gapGood={gapOf(steal.legs) >= 0}
+        twin={words.twin}
+        size="compact"
+      />
+      <p className="race-under">
+        {safeLeadFeet !== null && <span>Longest safe lead {distance(safeLeadFeet)}. </span>}
+        {situation.picksLeft !== null && <span>{situation.picksLeft} throws over left. </span>}
+        {situation.picks > 0 && <span>{situation.picks} throws over to this batter.</span>}
+      </p>
+    </section>
+  );
+}

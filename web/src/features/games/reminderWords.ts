@@ -1,0 +1,55 @@
+import type { Condition, FactName, Listener } from '@bradyon/core/advice';
+
+export const LISTENER_WORDS: Record<Listener, string> = {
+  runnerFirst: 'Runner on first',
+  runnerSecond: 'Runner on second',
+  runnerThird: 'Runner on third',
+  batter: 'Batter',
+  firstCoach: 'First-base box',
+  thirdCoach: 'Third-base box',
+  bench: 'Bench',
+  field: 'In the field',
+};
+
+export const HOW_WORDS: Record<Condition['how'], string> = {
+  is: 'is',
+  not: 'is not',
+  atLeast: 'at least',
+  atMost: 'at most',
+};
+
+export const FACT_WORDS: Record<FactName, string> = {
+  weBat: 'we bat',
+  first: 'runner on first',
+  second: 'runner on second',
+  third: 'runner on third',
+  softball: 'softball',
+  young: 'a young level',
+  infieldFly: 'infield fly rule',
+  droppedThird: 'dropped third strike rule',
+  courtesyRunner: 'courtesy runners allowed',
+  lefty: 'a left-handed pitcher',
+  sumKnown: 'delivery and pop timed',
+  holdIsEven: 'the hold can be timed',
+  popIsOld: 'no recent pop time',
+  nearThrowLimit: 'near the throw limit',
+  walkPays: 'a walk pays',
+  missedSign: 'last sign missed',
+  runners: 'runners on',
+  outs: 'outs',
+  balls: 'balls',
+  strikes: 'strikes',
+  inning: 'inning',
+  inningsLeft: 'innings left',
+  lead: 'our lead',
+  picks: 'throws over',
+  picksLeft: 'throws over left',
+  slideStepsSeen: 'slide steps timed',
+  deliveryTimed: 'deliveries timed',
+  sendNeeds: 'a send needs',
+  leadRule: 'lead rule',
+  infield: 'infield',
+  on: 'the play that is on',
+  stealSecond: 'steal of second',
+  stealThird: 'steal of third',
+};
