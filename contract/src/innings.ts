@@ -51,6 +51,8 @@ export const keptBattingContract = contract<Kept<BattingRecord>>(
   { ...battingFields, version: versionField },
   describeTotalsMisfit,
 );
+/** What the games say of everybody at bat. */
+export const gameBattingContract = listContract(battingContract);
 export const battingsContract = listContract(keptBattingContract);
 
 /** Many seasons at once, as a file brings them; they replace those before. */

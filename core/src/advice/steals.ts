@@ -113,7 +113,7 @@ export function judgedOf(here: readonly StealHere[], both: readonly StealHere[])
 export function sumAloud(seconds: number): string {
   const digits = seconds.toFixed(2).slice(-2);
   const words = ['oh', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
-  const [tens = 0, ones = 0] = [...digits].map(Number);
+  const [tens = 0, ones = 0] = digits.split('').map(Number);
   const said = `${words[tens] ?? ''}-${words[ones] ?? ''}`;
   return said.slice(0, 1).toUpperCase() + said.slice(1);
 }

@@ -16,10 +16,12 @@ export {
   type Side,
   type Spot,
 } from './events.ts';
+export { battingOf } from './season.ts';
 export { boxOf, type Box } from './box.ts';
 export { countsOf, type SideCounts } from './counts.ts';
 export { recordsOf } from './records.ts';
 export type { GameState, PlayRecord } from './state.ts';
+export { playThrough } from './playThrough.ts';
 export { playOn } from './madeUp.ts';
 export { playRulesOf } from './playRules.ts';
 export { proposeRunners, type Draft } from './proposals.ts';

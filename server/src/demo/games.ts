@@ -97,7 +97,7 @@ export function demoGames(random: Random, file: TeamFile, today: Date): GameOfFi
     };
     const events = [opened];
     for (const event of playOn([opened], makeRandom(seed), rates, teller)) {
-      events.push({ ...event, seq: events.length + 1 } as GameEvent);
+      events.push({ ...event, seq: events.length + 1 });
       if (isEnough(read(events).state)) break;
     }
     return { events, state: read(events).state };

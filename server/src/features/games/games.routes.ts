@@ -8,6 +8,7 @@ import {
   gameDraftContract,
   gamesContract,
 } from '@bradyon/contract/games';
+import { gameBattingContract } from '@bradyon/contract/innings';
 import { sinceContract } from '@bradyon/contract/timing';
 import type { GameId, TeamId } from '@bradyon/core/units';
 import { Router } from 'express';
@@ -20,6 +21,7 @@ import { ownerOnly } from '../teams/index.ts';
 import { takeEntries } from './entries.ts';
 import * as games from './games.sql.ts';
 import { guestMay } from './passes.ts';
+import { seasonOf } from './season.ts';
 
 const NO_GAME = 'There is no such game any more.';
 
@@ -30,6 +32,11 @@ export function gameRoutes({ pool, reply, live }: Deps): Router {
   router.get('/:teamId/games', async (req, res) => {
     const rows = await inTeamOrPass(pool, signedIn(req), idOf(req, 'teamId'), games.selectGames);
     reply(res, gamesContract, rows);
+  });
+
+  router.get('/:teamId/games/batting', async (req, res) => {
+    const rows = await inTeam(pool, signedIn(req), idOf(req, 'teamId'), seasonOf);
+    reply(res, gameBattingContract, rows);
   });
 
   router.post('/:teamId/games', async (req, res) => {

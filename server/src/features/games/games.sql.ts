@@ -96,6 +96,11 @@ export async function selectEntries(tx: Tx, gameId: GameId, since: number): Prom
   };
 }
 
+/** A whole game's entries, in order. */
+export function selectAllEntries(tx: Tx, gameId: GameId): Promise<Entry[]> {
+  return many(tx, sql`select ${ENTRY} from game_entries where game_id = ${gameId} order by seq`);
+}
+
 /** Every game with its entries, as a file has them. */
 export async function selectGamesWhole(tx: Tx): Promise<GameOfFile[]> {
   const games = await selectGames(tx);

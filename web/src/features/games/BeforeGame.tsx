@@ -2,7 +2,7 @@ import { plainContext } from '@bradyon/core/timing';
 import { Link } from 'react-router';
 import { personLabel } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { useTimes } from '../timing/index.ts';
+import { useNow, useTimes } from '../timing/index.ts';
 import type { Desk } from './useDesk.ts';
 import { useGame } from './useGame.ts';
 
@@ -15,13 +15,14 @@ export function BeforeGame({ desk }: { desk: Desk }) {
   const team = useTeam();
   const times = useTimes(team);
   const { situation, theirs, person, ours } = useGame();
+  const nowMs = useNow();
   const isRelease = plainContext(team.ruleset.leadRule === 'open' ? 'delivery' : 'flight').kind;
   const timedOf = (id: string | null | undefined, kind: string) =>
     times
       .readingsOf((id ?? undefined) as never)
       .filter((each) => each.kind === kind && each.asideReason === null);
   const recent = ({ takenAt }: { takenAt: string }): boolean =>
-    Date.parse(takenAt) > Date.now() - OLD_DAYS * MS_PER_DAY;
+    Date.parse(takenAt) > nowMs - OLD_DAYS * MS_PER_DAY;
   const starter = situation.defence[theirs]['P'];
   const catcher = situation.defence[theirs]['C'];
   const outfield = (['LF', 'CF', 'RF'] as const).filter(

@@ -8,6 +8,7 @@ import { personLabel, usePeople } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { gameFileOf, pitchRows } from './gameFile.ts';
 import './GamePage.scss';
+import './GamesPage.scss';
 import { OpenedGame } from './OpenedGame.tsx';
 import { standsWords } from './standsWords.ts';
 import { useGame } from './useGame.ts';

@@ -14,6 +14,7 @@ import { ThirdBase } from './ThirdBase.tsx';
 import { useDesk } from './useDesk.ts';
 import { useDevices, useFollow } from './useFollow.ts';
 import { useCatchUp, useGame } from './useGame.ts';
+import { useOffer } from './useOffer.ts';
 import { useTaps } from './useTaps.ts';
 
 const OverBox = lazy(async () => ({ default: (await import('./OverBox.tsx')).OverBox }));
@@ -39,6 +40,7 @@ function AtPlace() {
   const devices = useDevices(team.id, gameId, place);
   const desk = useDesk(game);
   const taps = useTaps(desk, game);
+  useOffer(desk, game);
   const { over } = game.situation;
   return (
     <div className={`game game-${place}`}>

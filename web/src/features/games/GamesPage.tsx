@@ -10,6 +10,7 @@ import { useTeam } from '../teams/index.ts';
 import './GamesPage.scss';
 import { importGame } from './gameFile.ts';
 import { GameTabs } from './GameTabs.tsx';
+import { PlayDemo } from './PlayDemo.tsx';
 import { standsWords } from './standsWords.ts';
 import { useGameNow, useGames } from './useGame.ts';
 
@@ -30,6 +31,7 @@ export function GamesPage() {
         <h1>Games</h1>
         <GameTabs />
         <div className="game-row-ways">
+          <PlayDemo />
           <ImportGame />
           <Link className="btn btn-primary" to="new">
             <Plus size={18} aria-hidden="true" /> New game

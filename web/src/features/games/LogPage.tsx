@@ -1,4 +1,4 @@
-import { situationOf, type GameEvent } from '@bradyon/core/games';
+import { recordsOf, situationOf, type GameEvent } from '@bradyon/core/games';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
@@ -33,8 +33,12 @@ export function LogPage() {
 }
 
 function Log() {
-  const { name } = useGame();
+  const { name, now } = useGame();
   const log = useLog();
+  // Who was up, for whatever was a play.
+  const batters = new Map(
+    recordsOf(now.reading.state).map(({ event, batter }) => [event.id, name(batter)]),
+  );
   const [open, setOpen] = useState<GameEvent | null>(null);
   if (log.length === 0) return <Empty title="Nothing has happened yet." />;
   const halves = new Map<string, typeof log>();
@@ -59,7 +63,9 @@ function Log() {
                     setOpen(event);
                   }}
                 >
-                  <span>{entryWords(event, name)}</span>
+                  <span>
+                    <strong>{batters.get(event.id)}</strong> {entryWords(event, name)}
+                  </span>
                   <small>
                     {PLACE_WORDS[event.place]}
                     {event.seq === null && ', not sent yet'}

@@ -1,4 +1,3 @@
-import type { Base } from '@bradyon/core/units';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Modal from 'react-bootstrap/Modal';
@@ -32,7 +31,7 @@ export function MorePanel({ taps, onClose }: { taps: Taps; onClose: () => void }
       : [
           {
             from,
-            to: ({ first: 'second', second: 'third', third: 'home' } as const)[from] as Base,
+            to: ({ first: 'second', second: 'third', third: 'home' } as const)[from],
           },
         ],
   );

@@ -35,7 +35,7 @@ export function gameFileOf(
     exportedAt: new Date().toISOString(),
     team: team.name,
     game: { ...game, lastSeq: now.lastSeq },
-    opponent: opponent && (bare(opponent) as Opponent),
+    opponent: opponent && bare(opponent),
     people: people.filter(({ id }) => ids.has(id)).map((person) => bare(person) as Person),
     entries,
   };

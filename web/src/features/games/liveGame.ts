@@ -37,7 +37,7 @@ export function makeGameReader(): (
   const known = new Map<string, GameEvent>();
   const eventFor = (entry: EntryDraft & { seq: number | null }): GameEvent => {
     const before = known.get(entry.id);
-    if (before && before.seq === entry.seq) return before;
+    if (before?.seq === entry.seq) return before;
     const event = eventOf(entry);
     known.set(entry.id, event);
     return event;

@@ -22,11 +22,11 @@ import { expectedTime } from '@bradyon/core/sprint';
 import { judgeSteal } from '@bradyon/core/steals';
 import { plainContext, rhythmOf, type DeliveryStyle } from '@bradyon/core/timing';
 import type { GameId, PersonId } from '@bradyon/core/units';
-import { useLineupOdds, type LineupOdds } from '../innings/index.ts';
+import { useLineupOdds, type GameSituation, type LineupOdds } from '../innings/index.ts';
 import { spreadOfEstimate, useLeads } from '../leads/index.ts';
 import { orTypical, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { useTimes } from '../timing/index.ts';
+import { useNow, useTimes } from '../timing/index.ts';
 import type { GameInHand } from './useGame.ts';
 import { basesOf, outsWords } from './situationWords.ts';
 import { useReminders } from './useReminders.ts';
@@ -44,6 +44,8 @@ const THEY_GO = 0.12;
 
 /** What an open game's screens show: the race, what is worth doing, what to say. */
 export interface Desk {
+  /** Where it stands, as the other screens ask about it. */
+  stands: GameSituation;
   /** The race that matters on the next pitch: the usual way of the nearest base that is free; null: nobody may go. */
   race: StealHere | null;
   /** Every way to go. */
@@ -84,6 +86,7 @@ export function useDesk(game: GameInHand): Desk {
   const team = useTeam();
   const times = useTimes(team);
   const leads = useLeads({ whatIf: false });
+  const nowMs = useNow();
   const reminders = useReminders(team.id);
   const { playing, pick } = usePlaying(team.id);
   const { situation, now, ours, theirs, weBat } = game;
@@ -98,16 +101,17 @@ export function useDesk(game: GameInHand): Desk {
   const { style } = playing;
   const bases = basesOf(situation);
   const spot = Math.max(0, situation.order[ours].indexOf(weBat ? situation.batter : nextOf(game)));
-  const value = odds.valueAt({
+  const outs = Math.min(2, situation.outs);
+  const stands = {
     bases,
-    outs: situation.outs,
+    outs,
     inning: situation.inning,
-    half: ours === 'away' ? 'top' : 'bottom',
-    batting: weBat ? 'we' : 'they',
+    half: ours === 'away' ? ('top' as const) : ('bottom' as const),
+    batting: weBat ? ('we' as const) : ('they' as const),
     spot,
     lead: situation.runs[ours] - situation.runs[theirs],
-  });
-  const outs = Math.min(2, situation.outs);
+  };
+  const value = odds.valueAt(stands);
   const breakEven = (gamble: StealHere['gamble']) =>
     breakEvenOf(gamble, baseOut(bases, outs), value);
   const needed = (gamble: StealHere['gamble']): number => {
@@ -177,6 +181,7 @@ export function useDesk(game: GameInHand): Desk {
     const verdictAt = (base: string): Known['stealSecond'] =>
       steals.find((each) => each.base === base)?.steal.verdict ?? 'none';
     const { legs } = race?.steal ?? {};
+    const lastSign = now.events.findLast(({ kind }) => kind === 'sign');
     return {
       ...NOTHING_KNOWN,
       lefty: pitcher.throws === 'left',
@@ -186,9 +191,9 @@ export function useDesk(game: GameInHand): Desk {
       stealThird: verdictAt('third'),
       deliveryTimed: deliveries.length,
       slideStepsSeen: deliveries.filter((each) => each.style === 'slideStep').length,
-      popIsOld: newest === undefined || Date.parse(newest) < Date.now() - OLD_POP_DAYS * MS_PER_DAY,
+      popIsOld: newest === undefined || Date.parse(newest) < nowMs - OLD_POP_DAYS * MS_PER_DAY,
       walkPays: plays.some(({ play, worth }) => play === 'walkOnPurpose' && worth > 0),
-      missedSign: now.events.findLast(({ kind }) => kind === 'sign')?.['seen' as never] === false,
+      missedSign: lastSign?.kind === 'sign' && lastSign.seen === false,
       nearThrowLimit: isNearLimit(),
     };
   }
@@ -233,6 +238,7 @@ export function useDesk(game: GameInHand): Desk {
   }
 
   return {
+    stands,
     race,
     steals,
     needed: race ? needed(race.gamble) : team.neededChance,
@@ -300,7 +306,8 @@ const DECOYS = [
 /** A line as long as the one that tells something. */
 function decoyFor(line: string): string {
   const length = line.split(' ').length;
-  return DECOYS.toSorted(
+  const [best = ''] = DECOYS.toSorted(
     (a, b) => Math.abs(a.split(' ').length - length) - Math.abs(b.split(' ').length - length),
-  )[0] as string;
+  );
+  return best;
 }

@@ -87,7 +87,7 @@ export function tellGame(
     at: new Date().toISOString(),
     slot: slotToTell(events, stands, telling),
     kind,
-    told: told as Record<string, unknown>,
+    told: told,
   };
   entryWrite.send(teamId, { gameId, entry });
   const flag = store.getState().reading.flagged.find(({ id }) => id === entry.id);

@@ -12,7 +12,7 @@ const MOST_LEAD = 15;
 
 /** Where it stands, each part a tap away. */
 export function SituationBox({ view }: { view: OddsInView }) {
-  const { situation, set, game, order } = view;
+  const { situation, set, game, order, hasGame } = view;
   const misfit = misfitOf(game, situation);
   return (
     <section className="card-box odds-situation">
@@ -23,6 +23,19 @@ export function SituationBox({ view }: { view: OddsInView }) {
         }}
       />
       <div className="odds-set">
+        {hasGame && (
+          <Choice
+            label="Situation"
+            value={situation.from}
+            options={[
+              { value: 'hand', text: 'Set by hand' },
+              { value: 'game', text: 'As in the game' },
+            ]}
+            onChange={(from) => {
+              set({ from });
+            }}
+          />
+        )}
         <div className="control-row">
           <Choice
             label="Play for"

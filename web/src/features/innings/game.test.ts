@@ -67,6 +67,8 @@ const situation: Situation = {
   lead: -1,
   by: 'win',
   needs: 'rule',
+  from: 'hand',
+  from: 'hand',
 };
 
 describe('a game', () => {

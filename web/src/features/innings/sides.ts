@@ -15,7 +15,7 @@ const USUAL_BATTERS = 9;
 /** A batter as he is known: the level's rates and sacrifices, pulled by his own. */
 export interface Batter {
   person: Person;
-  record: BattingRecord | null;
+  record: (BattingRecord & { inGames?: number }) | null;
   rates: BattingRates;
   bunt: BuntOutcomes;
   /** How much of his rates is his own, 0..1. */
@@ -42,7 +42,7 @@ export function orderOf(kept: readonly PersonId[], runners: readonly Person[]): 
 
 export function battersOf(
   people: readonly Person[],
-  records: readonly BattingRecord[],
+  records: readonly (BattingRecord & { inGames?: number })[],
   level: TeamLevel,
 ): Batter[] {
   return people.map((person) => {

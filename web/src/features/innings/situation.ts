@@ -20,6 +20,25 @@ export interface Situation {
   by: 'runs' | 'win';
   /** What a steal has to be good for: the team's rule, or this situation's own figure. */
   needs: 'rule' | 'situation';
+  /** Set by hand, or as the game that is open on this device stands. */
+  from: 'hand' | 'game';
+}
+
+/** Where an open game stands, for the screens that ask about a situation. */
+export type GameSituation = Omit<Situation, 'by' | 'needs' | 'from'>;
+
+const useOffered = create<{ byTeam: Record<TeamId, GameSituation> }>()(
+  persist(() => ({ byTeam: {} as Record<TeamId, GameSituation> }), {
+    name: 'bradyon-game-situation',
+  }),
+);
+
+/** An open game says how it stands; null: none is open any more. */
+export function offerGameSituation(teamId: TeamId, stands: GameSituation | null): void {
+  useOffered.setState(({ byTeam }) => {
+    const { [teamId]: _before, ...others } = byTeam;
+    return { byTeam: stands ? { ...others, [teamId]: stands } : others };
+  });
 }
 
 /** A close game late, the leadoff batter on first: something to decide. */
@@ -34,6 +53,7 @@ function start(innings: number): Situation {
     lead: 0,
     by: 'win',
     needs: 'rule',
+    from: 'hand',
   };
 }
 
@@ -51,12 +71,23 @@ export function useSituation(
 ): {
   situation: Situation;
   set: (change: Partial<Situation>) => void;
+  /** A game is open on this device. */
+  hasGame: boolean;
 } {
   const kept = useKept((state) => state.byTeam[teamId]);
-  const situation = { ...start(innings), ...kept };
+  const offered = useOffered((state) => state.byTeam[teamId]);
+  const own = { ...start(innings), ...kept };
+  const situation: Situation =
+    own.from === 'game' && offered ? { ...own, ...offered } : { ...own, from: 'hand' };
   return {
     situation,
-    set: (change) => {
+    hasGame: offered !== undefined,
+    set: (touched) => {
+      // Whatever is set by hand is no longer the game's: it goes on from where that stands.
+      const isOwn = ['by', 'needs', 'from'].some((key) => key in touched);
+      const change: Partial<Situation> = isOwn
+        ? touched
+        : { ...situation, from: 'hand', ...touched };
       useKept.setState(({ byTeam }) => ({
         byTeam: { ...byTeam, [teamId]: { ...start(innings), ...byTeam[teamId], ...change } },
       }));

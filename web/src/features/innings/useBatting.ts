@@ -2,9 +2,30 @@ import type { BattingRecord } from '@bradyon/contract/innings';
 import type { Kept } from '@bradyon/contract/kept';
 import type { PersonId, TeamId } from '@bradyon/core/units';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { totalsTogether } from '@bradyon/core/innings';
 import { currentOf, request } from '../../api/index.ts';
+import { keepLast } from '../timing/index.ts';
 
 const NONE: BattingRecord[] = [];
+
+/** A season as it counts: what was typed and what the games say, added up. */
+export interface CountedRecord extends BattingRecord {
+  /** How many of the plate appearances are from games. */
+  inGames: number;
+}
+
+const countedFor = keepLast(
+  (typed: readonly BattingRecord[], games: readonly BattingRecord[]): CountedRecord[] => {
+    const ids = new Set([...typed, ...games].map(({ personId }) => personId));
+    return [...ids].map((personId) => {
+      const own = [typed, games].flatMap(
+        (records) => records.find((record) => record.personId === personId) ?? [],
+      );
+      const inGames = games.find((record) => record.personId === personId)?.plateAppearances ?? 0;
+      return { personId, ...totalsTogether(own), inGames };
+    });
+  },
+);
 
 /** Seasons at bat of a team and whom it plays. */
 export function useBatting(teamId: TeamId) {
@@ -52,8 +73,15 @@ export function useBatting(teamId: TeamId) {
       put(personId, null);
     },
   });
+  const games = useQuery({
+    queryKey: ['games-batting', teamId],
+    queryFn: () => request<BattingRecord[]>('GET', `/api/teams/${teamId}/games/batting`),
+  });
   return {
+    /** What was typed or imported. */
     all: data ?? NONE,
+    /** The same with what the games say. */
+    counted: countedFor(teamId, data ?? NONE, games.data ?? NONE),
     of: (personId: PersonId): BattingRecord | null =>
       data?.find((row) => row.personId === personId) ?? null,
     save,

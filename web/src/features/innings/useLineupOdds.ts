@@ -4,7 +4,7 @@ import { useTeam } from '../teams/index.ts';
 import { keepLast } from '../timing/index.ts';
 import { valueOf, type Game, type GameAsked } from './game.ts';
 import { battersOf, combinedOf, ratesBySpot, type Batter } from './sides.ts';
-import type { Situation } from './situation.ts';
+import type { GameSituation } from './situation.ts';
 import { useBatting } from './useBatting.ts';
 import { useLevel } from './useOdds.ts';
 import { useTables } from './useTables.ts';
@@ -19,7 +19,7 @@ export interface LineupOdds {
   ours: Batter[];
   theirs: Batter[];
   /** What it is worth to the side at bat, in chance to win. */
-  valueAt: (situation: Omit<Situation, 'by' | 'needs'>) => Value;
+  valueAt: (situation: GameSituation) => Value;
   /** Whether the tables are of these people, and not yet of two average sides. */
   isCurrent: boolean;
 }
@@ -32,8 +32,8 @@ export function useLineupOdds(order: readonly Person[], others: readonly Person[
   const team = useTeam();
   const { level, rules, average } = useLevel();
   const batting = useBatting(team.id);
-  const ours = oursFor(`${team.id} game`, order, batting.all, level);
-  const theirs = theirsFor(`${team.id} game theirs`, others, batting.all, level);
+  const ours = oursFor(`${team.id} game`, order, batting.counted, level);
+  const theirs = theirsFor(`${team.id} game theirs`, others, batting.counted, level);
   const combined = combinedOf(theirs, level);
   const asked: GameAsked = {
     level,
@@ -49,7 +49,8 @@ export function useLineupOdds(order: readonly Person[], others: readonly Person[
     game,
     ours,
     theirs,
-    valueAt: (situation) => valueOf(game, { ...situation, by: 'win', needs: 'situation' }),
+    valueAt: (situation) =>
+      valueOf(game, { ...situation, by: 'win', needs: 'situation', from: 'game' }),
     isCurrent: isAverage ? !batting.isLoading : tables.isCurrent,
   };
 }

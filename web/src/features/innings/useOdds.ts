@@ -44,6 +44,8 @@ export interface OddsInView {
   level: TeamLevel;
   situation: Situation;
   set: (change: Partial<Situation>) => void;
+  /** A game is open on this device: its own situation can stand. */
+  hasGame: boolean;
   /** Ours in the order in which they bat. */
   order: Batter[];
   /** Who is up, or leads off next while they bat; null without anybody. */
@@ -62,7 +64,7 @@ export interface OddsInView {
  */
 export function useOdds(): OddsInView {
   const team = useTeam();
-  const { situation, set } = useSituation(team.id, team.ruleset.innings);
+  const { situation, set, hasGame } = useSituation(team.id, team.ruleset.innings);
   const { level, rules, average } = useLevel();
   const { ours, theirs, ...loading } = useSides(level);
   const asked: GameAsked = {
@@ -81,6 +83,7 @@ export function useOdds(): OddsInView {
     level,
     situation,
     set,
+    hasGame,
     order: ours,
     up: ours[situation.spot % Math.max(1, ours.length)] ?? null,
     theirs,

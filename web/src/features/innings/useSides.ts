@@ -15,14 +15,14 @@ export function useSides(level: TeamLevel) {
   const batting = useBatting(team.id);
   const order = useOrder(team.id);
   const { onField } = usePlaying(team.id);
-  const ours = battersFor(team.id, orderOf(order.ids, onField.runners), batting.all, level);
+  const ours = battersFor(team.id, orderOf(order.ids, onField.runners), batting.counted, level);
   const opponent = people.opponents.find(({ id }) => id === onField.facing);
   const batters = battersFor(
     `${team.id} theirs`,
     opponent
       ? people.people.filter(({ opponentId, retired }) => opponentId === opponent.id && !retired)
       : [],
-    batting.all,
+    batting.counted,
     level,
   );
   return {

@@ -171,8 +171,9 @@ export function plateHow(
 
 /** @example '38% from 84 PA' */
 export function shareText({ ownShare, record }: Pick<Batter, 'ownShare' | 'record'>): string {
+  const inGames = record?.inGames ?? 0;
   return record
-    ? `${percent(ownShare)} from ${String(record.plateAppearances)} PA`
+    ? `${percent(ownShare)} from ${String(record.plateAppearances)} PA${inGames > 0 ? `, ${String(inGames)} in games here` : ''}`
     : 'average for the level: enter stats';
 }
 

@@ -1,0 +1,40 @@
+import { eventOf } from '@bradyon/contract/games';
+import type { BattingRecord } from '@bradyon/contract/innings';
+import { battingOf, readGame } from '@bradyon/core/games';
+import { totalsTogether, type BattingTotals } from '@bradyon/core/innings';
+import type { GameId, PersonId } from '@bradyon/core/units';
+import type { Tx } from '../../db/query.ts';
+import { selectAllEntries, selectGames } from './games.sql.ts';
+
+type OfGame = ReadonlyMap<PersonId, BattingTotals>;
+
+/** Entries never change, so that a game of so many entries comes to the same for ever. */
+const known = new Map<string, OfGame>();
+const MOST_KNOWN = 2000;
+
+/** What everybody did at bat in all games of the team in scope, worked out from the entries. */
+export async function seasonOf(tx: Tx): Promise<BattingRecord[]> {
+  const totals = new Map<PersonId, BattingTotals[]>();
+  for (const { id, lastSeq } of await selectGames(tx)) {
+    if (lastSeq === 0) continue;
+    for (const [personId, own] of await ofGame(tx, id, lastSeq)) {
+      const before = totals.get(personId);
+      if (before) before.push(own);
+      else totals.set(personId, [own]);
+    }
+  }
+  return [...totals]
+    .map(([personId, all]): BattingRecord => ({ personId, ...totalsTogether(all) }))
+    .filter(({ plateAppearances }) => plateAppearances > 0);
+}
+
+async function ofGame(tx: Tx, id: GameId, lastSeq: number): Promise<OfGame> {
+  const key = `${id} ${String(lastSeq)}`;
+  const kept = known.get(key);
+  if (kept) return kept;
+  const entries = await selectAllEntries(tx, id);
+  const made = battingOf(readGame(entries.map(eventOf)).state);
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(key, made);
+  return made;
+}
