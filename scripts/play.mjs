@@ -54,7 +54,8 @@ await run(async () => {
     away: lineUp(null, order.personIds),
     home: lineUp(opponent.id, []),
   };
-  const send = async ({ id: entryId, seq: _seq, device, place, at, slot, kind, ...told }) => {
+  const send = async ({ id: entryId, device, place, at, slot, kind, ...told }) => {
+    delete told.seq;
     const entries = [{ id: entryId, device, place, at, slot, kind, told }];
     await call('POST', `${base}/games/${id}/entries`, { entries });
   };

@@ -14,5 +14,6 @@ export function startServer(options: {
   appUrl: string;
   sessionSecret: string;
   port: number;
+  tls?: { key: string; certificate: string } | null;
   env?: Record<string, string>;
 }): Promise<RunningServer>;

@@ -1,4 +1,6 @@
 import { spawn } from 'node:child_process';
+import http from 'node:http';
+import https from 'node:https';
 import path from 'node:path';
 import { Advice } from './say.mjs';
 import { command } from './system.mjs';
@@ -19,7 +21,7 @@ export function prepare(cluster, mode) {
 }
 
 /** Starts the built server and waits until it answers. */
-export async function startServer({ appUrl, sessionSecret, port, env = {} }) {
+export async function startServer({ appUrl, sessionSecret, port, tls = null, env = {} }) {
   const child = spawn('node', [path.join(root, 'server/dist/main.js')], {
     // Its standard input closes with whoever starts it, however that one ends; then it ends too.
     stdio: ['pipe', 'inherit', 'inherit'],
@@ -33,13 +35,19 @@ export async function startServer({ appUrl, sessionSecret, port, env = {} }) {
       PORT: String(port),
       LOG_LEVEL: 'warn',
       END_WITH_PARENT: 'true',
+      ...(tls && {
+        HOST: '0.0.0.0',
+        TLS_KEY: tls.key,
+        TLS_CERTIFICATE: tls.certificate,
+        SECURE_COOKIES: 'true',
+      }),
       ...env,
     },
   });
   const ended = new Promise((resolve) => child.once('exit', resolve));
   let gone = false;
   void ended.then(() => (gone = true));
-  const address = `http://127.0.0.1:${port}`;
+  const address = `${tls ? 'https' : 'http'}://127.0.0.1:${port}`;
   const deadline = Date.now() + 30_000;
   while (!(await answers(`${address}/readyz`))) {
     if (gone || Date.now() > deadline) {
@@ -58,9 +66,13 @@ export async function startServer({ appUrl, sessionSecret, port, env = {} }) {
   };
 }
 
-async function answers(url) {
-  return fetch(url).then(
-    ({ ok }) => ok,
-    () => false,
-  );
+function answers(url) {
+  const { get } = url.startsWith('https') ? https : http;
+  return new Promise((resolve) => {
+    // It is asked whether it is up, not who it is: its certificate is checked by whoever comes by the network.
+    get(url, { rejectUnauthorized: false }, (reply) => {
+      reply.resume();
+      resolve(reply.statusCode === 200);
+    }).on('error', () => resolve(false));
+  });
 }

@@ -1,6 +1,6 @@
 /**
  * `npm start`: everything from a bare Debian with Node.js to the application in the browser.
- * `npm start -- --fresh` restores the demo first.
+ * `npm start -- --fresh` restores the demo first; `npm start -- --lan` serves the network it is on, over HTTPS.
  */
 import { freePort, makeFolder, startCluster, stateFolder } from './cluster.mjs';
 import { checkNode, ensureBuilt, ensurePackages } from './install.mjs';
@@ -14,6 +14,7 @@ const MOST_RESTARTS = 5;
 
 await run(async () => {
   const fresh = process.argv.includes('--fresh');
+  const onLan = process.argv.includes('--lan');
   checkNode();
   ensurePackages();
   const folder = makeFolder(stateFolder());
@@ -26,10 +27,12 @@ await run(async () => {
 
   let cluster = null;
   let server = null;
+  let beside = null;
   // One orderly end, however it is asked for: the server first, then the database it uses.
   let stopping = null;
   const stop = () => {
     stopping ??= (async () => {
+      beside?.close();
       await server?.stop();
       cluster?.stop();
       instance.giveBack();
@@ -50,11 +53,14 @@ await run(async () => {
     const { appUrl, demo } = prepare(cluster, fresh ? 'fresh' : 'keep');
     const port = await freePort(Number(process.env.PORT ?? DEFAULT_PORT));
     say('Starting the server');
-    server = await startServer({ appUrl, sessionSecret: cluster.sessionSecret, port });
-    const address = `http://localhost:${port}`;
+    const { sessionSecret } = cluster;
+    const lan = onLan ? await prepareLan(folder, port) : null;
+    server = await startServer({ appUrl, sessionSecret, port, tls: lan?.tls ?? null });
+    const address = lan?.address ?? `http://localhost:${port}`;
+    if (lan) beside = await lan.serveBeside();
     instance.isAt(address);
 
-    const lines = [`Bradyon is at ${address}`];
+    const lines = [`Bradyon is at ${address}`, ...(lan?.lines ?? [])];
     if (demo) lines.push(`Demo: ${demo.email} / ${demo.password}, or one click on the first page`);
     lines.push('Ctrl-C stops it. What you enter is kept; npm start -- --fresh restores the demo.');
     process.stdout.write(`\n${lines.join('\n')}\n\n`);
@@ -66,6 +72,32 @@ await run(async () => {
     await stop();
   }
 });
+
+/** On the field's own network: certificates for this machine's addresses, and a page that explains them. */
+async function prepareLan(folder, port) {
+  const { ensureCertificates, ownAddresses } = await import('./authority.mjs');
+  const { codeFor, serveAuthority } = await import('./lan.mjs');
+  const addresses = ownAddresses();
+  const [first] = addresses;
+  if (first === undefined) {
+    throw new Advice('This machine is on no network. Join one, or start without --lan.');
+  }
+  const tls = ensureCertificates(folder, addresses);
+  const address = `https://${first}:${port}`;
+  const helpPort = await freePort(port + 1);
+  const help = `http://${first}:${helpPort}`;
+  return {
+    tls,
+    address,
+    serveBeside: () => serveAuthority(tls.authority, address, helpPort),
+    lines: [
+      `Phones and tablets: open ${help} first, or scan this:`,
+      await codeFor(help),
+      'It offers this installation’s certificate with the steps. A device without it can use Bradyon',
+      'past a warning while connected, but cannot install it or open it without the network.',
+    ],
+  };
+}
 
 /** One folder, one instance: whoever comes second learns where the first is. */
 function sayWhere({ pid, address }, fresh) {

@@ -7,6 +7,8 @@ export interface Account {
   id: AccountId;
   name: string;
   email: string;
+  /** The demo's own account, which everybody shares. */
+  demo: boolean;
 }
 
 export interface SignUp {
@@ -53,6 +55,7 @@ export const accountContract = contract<Account>({
   id: required(id<AccountId>()),
   name: required(accountName),
   email: required(email('Enter an email address.')),
+  demo: required(flag('true or false')),
 });
 
 export const signUpContract = contract<SignUp>({

@@ -5,6 +5,8 @@ export interface Config {
   port: number;
   /** Signs session cookies. */
   sessionSecret: string;
+  /** Files of the key and certificate for HTTPS; null: plain HTTP, behind a proxy or on loopback. */
+  tls: { keyFile: string; certificateFile: string } | null;
   /** True behind HTTPS. */
   secureCookies: boolean;
   /** The proxies in front, as Express takes them: how many, or their addresses; false: none. */
@@ -34,6 +36,7 @@ export function configFrom(env: Record<string, string | undefined>): Config {
     host: env['HOST'] ?? '127.0.0.1',
     port,
     sessionSecret: need('SESSION_SECRET'),
+    tls: tlsFrom(env['TLS_KEY'], env['TLS_CERTIFICATE']),
     secureCookies: env['SECURE_COOKIES'] === 'true',
     trustProxy: proxiesFrom(env['TRUST_PROXY']),
     checkReplies: env['CHECK_REPLIES'] === 'true',
@@ -42,6 +45,13 @@ export function configFrom(env: Record<string, string | undefined>): Config {
     endWithParent: env['END_WITH_PARENT'] === 'true',
     logLevel: env['LOG_LEVEL'] ?? 'info',
   };
+}
+
+/** One without the other is a mistake, not a wish for plain HTTP. */
+function tlsFrom(keyFile: string | undefined, certificateFile: string | undefined): Config['tls'] {
+  if (!keyFile && !certificateFile) return null;
+  if (!keyFile || !certificateFile) throw new Error('Set both TLS_KEY and TLS_CERTIFICATE.');
+  return { keyFile, certificateFile };
 }
 
 /** Trusting everybody would let anybody choose the address that limits count by. */

@@ -1,3 +1,6 @@
+import { readFileSync } from 'node:fs';
+import http from 'node:http';
+import https from 'node:https';
 import { makeApp } from './app.ts';
 import { configFrom } from './config.ts';
 import { makePool } from './db/pool.ts';
@@ -16,17 +19,20 @@ const probe = makePool(config.databaseUrl, { max: 1, statementMs: 2000, onLost }
 
 const live = makeLive(config.databaseUrl, logger);
 
-const server = makeApp({ pool, probe, config, logger, live }).listen(
-  config.port,
-  config.host,
-  (failed) => {
-    if (failed) {
-      logger.fatal({ err: failed }, `port ${String(config.port)} cannot be used`);
-      process.exit(1);
-    }
-    logger.info(`listening on http://${config.host}:${String(config.port)}`);
-  },
-);
+const app = makeApp({ pool, probe, config, logger, live });
+const server = config.tls
+  ? https.createServer(
+      { key: readFileSync(config.tls.keyFile), cert: readFileSync(config.tls.certificateFile) },
+      app,
+    )
+  : http.createServer(app);
+server.on('error', (failed) => {
+  logger.fatal({ err: failed }, `port ${String(config.port)} cannot be used`);
+  process.exit(1);
+});
+server.listen(config.port, config.host, () => {
+  logger.info(`listening on ${config.host}:${String(config.port)}`);
+});
 server.headersTimeout = 15_000;
 server.requestTimeout = 120_000;
 

@@ -106,7 +106,7 @@ export async function startApi(settings: Record<string, string> = {}): Promise<A
       const account = aCoach(name);
       const { password: _, ...kept } = account;
       await own.call('POST', '/api/accounts', account);
-      return Object.assign(own, { account: kept });
+      return Object.assign(own, { account: { ...kept, demo: false } });
     },
     async dropConnections() {
       const { rows } = await admin.query(

@@ -3,18 +3,22 @@ import type { AccountId } from '@bradyon/core/units';
 import sql from 'sql-template-tag';
 import { maybeOne, one, type Tx } from '../../db/query.ts';
 
-export function insertAccount(tx: Tx, account: Account, passwordHash: string): Promise<Account> {
+export function insertAccount(
+  tx: Tx,
+  account: Pick<Account, 'id' | 'name' | 'email'>,
+  passwordHash: string,
+): Promise<Account> {
   const { id, name, email } = account;
   return one(
     tx,
     sql`insert into accounts (id, name, email, password_hash)
         values (${id}, ${name}, ${email}, ${passwordHash})
-        returning id, name, email`,
+        returning id, name, email, false as demo`,
   );
 }
 
 export function selectAccount(tx: Tx, id: AccountId): Promise<Account | null> {
-  return maybeOne(tx, sql`select id, name, email from accounts where id = ${id}`);
+  return maybeOne(tx, sql`select id, name, email, demo from accounts where id = ${id}`);
 }
 
 export function selectPassword(

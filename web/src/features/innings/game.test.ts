@@ -68,7 +68,6 @@ const situation: Situation = {
   by: 'win',
   needs: 'rule',
   from: 'hand',
-  from: 'hand',
 };
 
 describe('a game', () => {
