@@ -99,8 +99,8 @@ test('a game of 400 entries from three devices survives five kills of the server
         try {
           const answer = await post(`${path}/entries`, { entries: [entry] });
           if (answer.status !== 200) continue;
-          const { answers } = (await answer.json()) as { answers: { entry: { seq: number } }[] };
-          acknowledged.set(entry.id, answers[0]?.entry.seq ?? 0);
+          const { answers } = (await answer.json()) as { answers: { seq: number }[] };
+          acknowledged.set(entry.id, answers[0]?.seq ?? 0);
         } catch {
           // Nobody is there: it comes back.
           await new Promise((done) => setTimeout(done, 20));

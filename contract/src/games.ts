@@ -99,7 +99,7 @@ export const entryBatchContract = contract<EntryBatch>({
 
 /** What became of each: its number, or why it was refused. The others are kept. */
 export type EntryAnswer =
-  { ok: true; entry: Entry } | { ok: false; status: number; detail: string; errors: Misfit[] };
+  { ok: true; seq: number } | { ok: false; status: number; detail: string; errors: Misfit[] };
 export interface EntryAnswers {
   answers: EntryAnswer[];
 }
@@ -112,7 +112,7 @@ const misfit = contract<Misfit>({
 const answerRule = oneShapeOf<EntryAnswer, 'ok'>('ok', {
   true: contract<Extract<EntryAnswer, { ok: true }>>({
     ok: required(constant(true)),
-    entry: required(entryContract),
+    seq,
   }),
   false: contract<Extract<EntryAnswer, { ok: false }>>({
     ok: required(constant(false)),

@@ -228,3 +228,69 @@ begin
   delete from teams where id = app_team();
 end
 $$;
+
+-- Takes entries in behind a game's last one, in their order, in one call: a device on a field's network waits
+-- for one answer, not for six. Runs as whoever calls it, so that row-level security holds inside too.
+create function take_entries(
+  asked_account uuid, asked_team uuid, asked_game uuid, most integer, drafts jsonb
+) returns jsonb
+  language plpgsql set search_path = public, pg_temp as
+$$
+declare
+  held_role text := enter_team(asked_account, asked_team);
+  pass_place text;
+  before integer;
+  added integer;
+begin
+  if held_role is null then
+    return jsonb_build_object('refused', 'team');
+  end if;
+  if held_role = 'guest' then
+    select place into pass_place from pass_of(asked_account);
+    -- Lineups, the book set by hand and how a game ends are the staff's to tell.
+    if exists (
+      select 1 from jsonb_to_recordset(drafts) as d(place text, kind text)
+      where d.place is distinct from pass_place
+        or d.kind in ('opened', 'correction', 'ended', 'halfEnded', 'sub', 'settle')
+    ) then
+      return jsonb_build_object('refused', 'place');
+    end if;
+  end if;
+  -- This row is held to the end: no other game waits.
+  select last_seq into before from games where id = asked_game for update;
+  if not found then
+    return jsonb_build_object('refused', 'game');
+  end if;
+  with told as (
+    select distinct on (d.id) d.*
+    from rows from (jsonb_to_recordset(drafts) as (
+      id uuid, device text, place text, at timestamptz, slot text, kind text, told jsonb))
+      with ordinality as d(id, device, place, at, slot, kind, told, nth)
+    order by d.id, d.nth
+  ), fresh as (
+    select t.*, row_number() over (order by t.nth) as place_in_line from told t
+    where not exists (select 1 from game_entries e where e.game_id = asked_game and e.id = t.id)
+  )
+  insert into game_entries (game_id, seq, id, device, place, at, slot, kind, told)
+    select asked_game, before + place_in_line, id, device, place, at, slot, kind, told from fresh;
+  get diagnostics added = row_count;
+  if before + added > most then
+    raise exception using errcode = '23514', constraint = 'game_entries__most';
+  end if;
+  if added > 0 then
+    update games set last_seq = before + added where id = asked_game;
+    perform pg_notify('bradyon_games',
+      asked_team::text || ' ' || asked_game::text || ' ' || (before + added)::text);
+  end if;
+  return jsonb_build_object('answers', (
+    select jsonb_agg(jsonb_build_object(
+        'seq', e.seq,
+        'same', (e.device, e.place, e.at, e.slot, e.kind, e.told)
+          = (d.device, d.place, d.at, d.slot, d.kind, d.told)
+      ) order by d.nth)
+    from rows from (jsonb_to_recordset(drafts) as (
+      id uuid, device text, place text, at timestamptz, slot text, kind text, told jsonb))
+      with ordinality as d(id, device, place, at, slot, kind, told, nth)
+    join game_entries e on e.game_id = asked_game and e.id = d.id));
+end
+$$;

@@ -104,7 +104,7 @@ describe('games', () => {
     await send(coach, path, one);
     // Sent again with more, and twice in one batch.
     const { body } = await send(coach, path, one, two, two, three);
-    expect(body.answers.map((answer) => answer.ok && answer.entry.seq)).toEqual([1, 2, 2, 3]);
+    expect(body.answers.map((answer) => answer.ok && answer.seq)).toEqual([1, 2, 2, 3]);
     const page = await entriesSince(coach, path);
     expect(page).toEqual({
       entries: [one, two, three].map((entry, index) => ({ ...entry, seq: index + 1 })),

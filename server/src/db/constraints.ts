@@ -21,6 +21,11 @@ const TAKEN: Reason = {
 /** What a broken constraint means to a coach: the status, the field and what to do. */
 const REASONS: Record<string, Reason> = {
   accounts__id: TAKEN,
+  game_entries__most: {
+    status: 422,
+    path: 'entries',
+    message: 'This game has too many entries.',
+  },
   accounts__email: {
     status: 409,
     path: 'email',

@@ -1,46 +1,14 @@
-import { isDeepStrictEqual } from 'node:util';
-import {
-  MOST_ENTRIES,
-  type Entry,
-  type EntryAnswer,
-  type EntryDraft,
-} from '@bradyon/contract/games';
-import type { GameId } from '@bradyon/core/units';
+import { MOST_ENTRIES, type EntryAnswer, type EntryDraft } from '@bradyon/contract/games';
+import type { AccountId, GameId, TeamId } from '@bradyon/core/units';
 import type { Tx } from '../../db/query.ts';
 import { notFound, Problem } from '../../http/problem.ts';
-import * as games from './games.sql.ts';
+import { callTakeEntries } from './games.sql.ts';
 
-/**
- * Takes entries in behind the last one, in their order. What was sent before is answered with the number
- * it has; another entry under a known id is refused by itself, and the others are kept.
- */
-export async function takeEntries(
-  tx: Tx,
-  gameId: GameId,
-  drafts: readonly EntryDraft[],
-): Promise<EntryAnswer[]> {
-  const lastSeq = await games.holdGame(tx, gameId);
-  if (lastSeq === null) throw notFound('There is no such game any more.');
-  const kept = await games.selectEntriesOf(
-    tx,
-    gameId,
-    drafts.map(({ id }) => id),
-  );
-  const known = new Map(kept.map((entry) => [entry.id, entry]));
-  const added: EntryDraft[] = [];
-  const answers = drafts.map((draft): EntryAnswer => {
-    const there = known.get(draft.id);
-    if (there) return isSame(draft, there) ? { ok: true, entry: there } : OTHER;
-    added.push(draft);
-    const entry: Entry = { ...draft, seq: lastSeq + added.length };
-    known.set(draft.id, entry);
-    return { ok: true, entry };
-  });
-  if (lastSeq + added.length > MOST_ENTRIES)
-    throw new Problem(422, 'This game has too many entries.');
-  if (added.length > 0) await games.appendEntries(tx, gameId, lastSeq, added);
-  return answers;
-}
+const REFUSALS = {
+  team: () => notFound('You have no such team.'),
+  game: () => notFound('There is no such game any more.'),
+  place: () => new Problem(403, 'Your code opens another place. Ask the bench to enter this.'),
+} as const;
 
 const OTHER: EntryAnswer = {
   ok: false,
@@ -49,6 +17,25 @@ const OTHER: EntryAnswer = {
   errors: [],
 };
 
-function isSame(draft: EntryDraft, { seq: _seq, ...kept }: Entry): boolean {
-  return isDeepStrictEqual(draft, kept);
+/**
+ * Takes entries in behind the last one, in their order. What was sent before is answered with the number
+ * it has; another entry under a known id is refused by itself, and the others are kept.
+ */
+export async function takeEntries(
+  db: Tx,
+  accountId: AccountId,
+  teamId: TeamId,
+  gameId: GameId,
+  drafts: readonly EntryDraft[],
+): Promise<EntryAnswer[]> {
+  if (drafts.length === 0) return [];
+  const taken = await callTakeEntries(db, {
+    accountId,
+    teamId,
+    gameId,
+    most: MOST_ENTRIES,
+    drafts,
+  });
+  if ('refused' in taken) throw REFUSALS[taken.refused]();
+  return taken.answers.map(({ seq, same }): EntryAnswer => (same ? { ok: true, seq } : OTHER));
 }

@@ -20,7 +20,6 @@ import { signedIn } from '../../http/session.ts';
 import { ownerOnly } from '../teams/index.ts';
 import { takeEntries } from './entries.ts';
 import * as games from './games.sql.ts';
-import { guestMay } from './passes.ts';
 import { seasonOf } from './season.ts';
 
 const NO_GAME = 'There is no such game any more.';
@@ -71,14 +70,12 @@ export function gameRoutes({ pool, reply, live }: Deps): Router {
     const accountId = signedIn(req);
     const gameId = idOf<GameId>(req, 'gameId');
     const { entries } = bodyOf(req, entryBatchContract);
-    const answers = await inTeamOrPass(
+    const answers = await takeEntries(
       pool,
       accountId,
       idOf<TeamId>(req, 'teamId'),
-      async (tx, role) => {
-        if (role === 'guest') await guestMay(tx, accountId, entries);
-        return takeEntries(tx, gameId, entries);
-      },
+      gameId,
+      entries,
     );
     reply(res, entryAnswersContract, { answers });
   });

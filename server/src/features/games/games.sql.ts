@@ -9,9 +9,9 @@ import {
   type Game,
   type GameDraft,
 } from '@bradyon/contract/games';
-import type { GameId } from '@bradyon/core/units';
+import type { AccountId, GameId, TeamId } from '@bradyon/core/units';
 import sql, { raw } from 'sql-template-tag';
-import { many, maybeOne, type Tx } from '../../db/query.ts';
+import { many, maybeOne, one, type Tx } from '../../db/query.ts';
 
 const GAME = raw(`
   id, opponent_id as "opponentId", starts_at as "startsAt", we_are_home as "weAreHome",
@@ -43,43 +43,27 @@ export async function deleteGame(tx: Tx, id: GameId): Promise<void> {
   await tx.query(sql`delete from games where id = ${id}`);
 }
 
-/** The number of a game's last entry, its row held to the end; null: there is no such game. */
-export async function holdGame(tx: Tx, id: GameId): Promise<number | null> {
-  const game = await maybeOne<{ lastSeq: number }>(
-    tx,
-    sql`select last_seq as "lastSeq" from games where id = ${id} for update`,
-  );
-  return game?.lastSeq ?? null;
-}
+/** What was made of entries, or why nothing was. */
+type Taken = { refused: 'team' | 'game' | 'place' } | { answers: { seq: number; same: boolean }[] };
 
-/** Those of these entries that the game has. */
-export function selectEntriesOf(tx: Tx, gameId: GameId, ids: readonly string[]): Promise<Entry[]> {
-  return many(
-    tx,
-    sql`select ${ENTRY} from game_entries where game_id = ${gameId} and id = any(${ids}::uuid[])`,
+/** Takes entries in, all in one call; whoever listens is told. */
+export async function callTakeEntries(
+  db: Tx,
+  asked: {
+    accountId: AccountId;
+    teamId: TeamId;
+    gameId: GameId;
+    most: number;
+    drafts: readonly EntryDraft[];
+  },
+): Promise<Taken> {
+  const { accountId, teamId, gameId, most, drafts } = asked;
+  const { taken } = await one<{ taken: Taken }>(
+    db,
+    sql`select take_entries(${accountId}, ${teamId}, ${gameId}, ${most},
+                            ${JSON.stringify(drafts)}::jsonb) as taken`,
   );
-}
-
-/** Puts entries behind the last one and tells whoever listens. The game's row is held. */
-export async function appendEntries(
-  tx: Tx,
-  gameId: GameId,
-  after: number,
-  drafts: readonly EntryDraft[],
-): Promise<void> {
-  const last = after + drafts.length;
-  await tx.query(
-    sql`with added as (
-          insert into game_entries (game_id, seq, id, device, place, at, slot, kind, told)
-          select ${gameId}, ${after}::integer + d.nth, d.id, d.device, d.place, d.at, d.slot, d.kind, d.told
-          from jsonb_to_recordset(${JSON.stringify(drafts.map((draft, index) => ({ ...draft, nth: index + 1 })))}::jsonb)
-            as d(nth integer, id uuid, device text, place text, at timestamptz, slot text, kind text,
-                 told jsonb)
-        ), counted as (
-          update games set last_seq = ${last} where id = ${gameId}
-        )
-        select pg_notify('bradyon_games', app_team()::text || ' ' || ${gameId}::text || ' ' || ${String(last)}::text)`,
-  );
+  return taken;
 }
 
 /** What is new of a game since a number, in order. */

@@ -71,7 +71,7 @@ export const entryWrite = defineWrite<EntryToSend>({
       const reply = await request<EntryAnswers>('POST', url, { entries });
       for (const [index, each] of reply.answers.entries()) {
         const body = own[index];
-        if (body) answers.set(body, each.ok ? { ok: true, answer: each.entry } : each);
+        if (body) answers.set(body, each.ok ? { ok: true, answer: each.seq } : each);
       }
     }
     return bodies.map(
@@ -80,7 +80,7 @@ export const entryWrite = defineWrite<EntryToSend>({
   },
   merge(sent, teamId) {
     for (const { body, answer } of sent)
-      keptEntries(teamOf(teamId), body.gameId).put([answer as Entry]);
+      keptEntries(teamOf(teamId), body.gameId).put([{ ...body.entry, seq: answer as number }]);
   },
   words: ({ entry }) => kindWords(entry.kind),
 });
