@@ -3,18 +3,19 @@ import { createRequire } from 'node:module';
 
 const { Pool } = createRequire(new URL('../server/package.json', import.meta.url))('pg');
 
-/** Devices at once, entries in a request, requests in a round, and rounds. */
+/** Devices at once, entries in a request (a few pitches; a half inning that was away), requests in a round, and rounds. */
 const AT_ONCE = 8;
-const BATCH = 10;
+const BATCHES = [10, 50];
 const REQUESTS = 120;
 const ROUNDS = 5;
+const MOST_ENTRIES = 20_000;
 const LISTENERS = 200;
 const TOLD = 40;
 const OTHER_TEAMS = 1000;
 const OTHER_ENTRIES = 500_000;
 
 /**
- * Games on the server: entries taken in, against the same rows put straight into PostgreSQL; how long
+ * Games on the server: entries taken in, against the same statement straight to PostgreSQL; how long
  * until every device knows, with two servers; and both again among many teams.
  * @param servers two addresses on one database
  */
@@ -50,37 +51,24 @@ export async function benchGames(
   });
   const owner = new Pool({ connectionString: databaseUrl, max: 1 });
 
-  const rates = async (name) => {
+  const rates = async (batch, name) => {
     const games = await Promise.all(Array.from({ length: AT_ONCE }, aGame));
     const pool = new Pool({ connectionString: appUrl, max: AT_ONCE });
     const overHttp = (nth) =>
-      post(`${base}/${games[nth]}/entries`, { entries: Array.from({ length: BATCH }, entry) });
-    // The same scope and rows, in as few words as PostgreSQL allows.
-    const straight = async (nth) => {
-      const client = await pool.connect();
-      await client.query('begin');
-      await client.query('select enter_team($1, $2)', [accountId, teamId]);
-      await client.query(
-        `with held as (
-           update games set last_seq = last_seq + $2::integer where id = $1 returning last_seq - $2::integer as before
-         )
-         insert into game_entries (game_id, seq, id, device, place, at, slot, kind, told)
-         select $1, before + d.nth, d.id, 'bench', 'bench', now(), 'T1.1.1', 'pitch', $4::jsonb
-         from held, unnest($3::uuid[]) with ordinality as d(id, nth)`,
-        [
-          games[nth],
-          BATCH,
-          Array.from({ length: BATCH }, () => randomUUID()),
-          JSON.stringify(entry().told),
-        ],
-      );
-      await client.query('commit');
-      client.release();
-    };
+      post(`${base}/${games[nth]}/entries`, { entries: Array.from({ length: batch }, entry) });
+    // The same statement, without HTTP, sessions and checks around it.
+    const straight = (nth) =>
+      pool.query('select take_entries($1, $2, $3, $4, $5::jsonb)', [
+        accountId,
+        teamId,
+        games[nth],
+        MOST_ENTRIES,
+        JSON.stringify(Array.from({ length: batch }, entry)),
+      ]);
     const found = { http: [], postgresql: [] };
     for (let round = 0; round <= ROUNDS; round += 1) {
-      const http = await perSecond(overHttp);
-      const postgresql = await perSecond(straight);
+      const http = await perSecond(overHttp, batch);
+      const postgresql = await perSecond(straight, batch);
       // The first one warms up.
       if (round === 0) continue;
       found.http.push(http);
@@ -88,9 +76,9 @@ export async function benchGames(
     }
     await pool.end();
     const [http, postgresql] = [median(found.http), median(found.postgresql)];
-    print(`game-entries-by-${BATCH}-over-http${name}`, http, 'per-second');
-    print(`game-entries-by-${BATCH}-in-postgresql${name}`, postgresql, 'per-second');
-    print(`game-entries-http-share${name}`, http / postgresql, 'ratio');
+    print(`game-entries-by-${batch}-over-http${name}`, http, 'per-second');
+    print(`game-entries-by-${batch}-in-postgresql${name}`, postgresql, 'per-second');
+    print(`game-entries-by-${batch}-http-share${name}`, http / postgresql, 'ratio');
     return http;
   };
 
@@ -118,10 +106,15 @@ export async function benchGames(
     return p95;
   };
 
-  const [alone, aloneDelay] = [await rates(''), await fanOut('')];
+  const all = async (name) => {
+    let last = 0;
+    for (const batch of BATCHES) last = await rates(batch, name);
+    return last;
+  };
+  const [alone, aloneDelay] = [await all(''), await fanOut('')];
   await fill(owner, accountId);
   const among = `-among-${OTHER_TEAMS}-teams`;
-  const [crowded, crowdedDelay] = [await rates(among), await fanOut(among)];
+  const [crowded, crowdedDelay] = [await all(among), await fanOut(among)];
   print('game-entries-among-others-ratio', crowded / alone, 'ratio');
   print('game-fan-out-among-others-ratio', crowdedDelay / aloneDelay, 'ratio');
   await owner.end();
@@ -176,7 +169,7 @@ async function listen(url, cookie) {
   };
 }
 
-async function perSecond(work) {
+async function perSecond(work, batch) {
   let left = REQUESTS;
   const start = performance.now();
   await Promise.all(
@@ -187,7 +180,7 @@ async function perSecond(work) {
       }
     }),
   );
-  return (REQUESTS * BATCH) / ((performance.now() - start) / 1000);
+  return (REQUESTS * batch) / ((performance.now() - start) / 1000);
 }
 
 function median(all) {

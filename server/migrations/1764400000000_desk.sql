@@ -234,13 +234,16 @@ $$;
 create function take_entries(
   asked_account uuid, asked_team uuid, asked_game uuid, most integer, drafts jsonb
 ) returns jsonb
-  language plpgsql set search_path = public, pg_temp as
+  language plpgsql set search_path = public, pg_temp
+  -- By the index, however young the statistics are.
+  set enable_seqscan = off set enable_hashjoin = off set enable_mergejoin = off as
 $$
 declare
   held_role text := enter_team(asked_account, asked_team);
   pass_place text;
   before integer;
   added integer;
+  answers jsonb;
 begin
   if held_role is null then
     return jsonb_build_object('refused', 'team');
@@ -262,18 +265,34 @@ begin
     return jsonb_build_object('refused', 'game');
   end if;
   with told as (
-    select distinct on (d.id) d.*
-    from rows from (jsonb_to_recordset(drafts) as (
+    select * from rows from (jsonb_to_recordset(drafts) as (
       id uuid, device text, place text, at timestamptz, slot text, kind text, told jsonb))
       with ordinality as d(id, device, place, at, slot, kind, told, nth)
-    order by d.id, d.nth
+  ), kept as (
+    select e.* from game_entries e
+    where e.game_id = asked_game and e.id = any (array(select t.id from told t))
   ), fresh as (
-    select t.*, row_number() over (order by t.nth) as place_in_line from told t
-    where not exists (select 1 from game_entries e where e.game_id = asked_game and e.id = t.id)
+    select f.*, before + row_number() over (order by f.nth) as seq
+    from (
+      select distinct on (t.id) t.* from told t
+      where not exists (select 1 from kept k where k.id = t.id)
+      order by t.id, t.nth
+    ) f
+  ), put_in as (
+    insert into game_entries (game_id, seq, id, device, place, at, slot, kind, told)
+      select asked_game, seq, id, device, place, at, slot, kind, told from fresh
   )
-  insert into game_entries (game_id, seq, id, device, place, at, slot, kind, told)
-    select asked_game, before + place_in_line, id, device, place, at, slot, kind, told from fresh;
-  get diagnostics added = row_count;
+  select
+    (select count(*) from fresh),
+    jsonb_agg(jsonb_build_object(
+      'seq', coalesce(k.seq, f.seq),
+      -- Another telling under the same id is told so; the first one stands.
+      'same', (t.device, t.place, t.at, t.slot, t.kind, t.told) = (
+        coalesce(k.device, f.device), coalesce(k.place, f.place), coalesce(k.at, f.at),
+        coalesce(k.slot, f.slot), coalesce(k.kind, f.kind), coalesce(k.told, f.told))
+    ) order by t.nth)
+    into added, answers
+  from told t left join kept k on k.id = t.id left join fresh f on f.id = t.id;
   if before + added > most then
     raise exception using errcode = '23514', constraint = 'game_entries__most';
   end if;
@@ -282,15 +301,6 @@ begin
     perform pg_notify('bradyon_games',
       asked_team::text || ' ' || asked_game::text || ' ' || (before + added)::text);
   end if;
-  return jsonb_build_object('answers', (
-    select jsonb_agg(jsonb_build_object(
-        'seq', e.seq,
-        'same', (e.device, e.place, e.at, e.slot, e.kind, e.told)
-          = (d.device, d.place, d.at, d.slot, d.kind, d.told)
-      ) order by d.nth)
-    from rows from (jsonb_to_recordset(drafts) as (
-      id uuid, device text, place text, at timestamptz, slot text, kind text, told jsonb))
-      with ordinality as d(id, device, place, at, slot, kind, told, nth)
-    join game_entries e on e.game_id = asked_game and e.id = d.id));
+  return jsonb_build_object('answers', answers);
 end
 $$;
