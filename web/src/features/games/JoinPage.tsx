@@ -4,7 +4,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { Link } from 'react-router';
+import { Link, useLocation, useNavigate } from 'react-router';
 import { newId, RefusedError, request } from '../../api/index.ts';
 import { FormField, FrontPage, useTitle } from '../../ui/index.ts';
 import { useAccount, useEntered } from '../accounts/index.ts';
@@ -15,6 +15,7 @@ export function JoinPage() {
   useTitle('Join a game');
   const [code, setCode] = useState('');
   const entered = useEntered();
+  const navigate = useNavigate();
   const { account, isLoading } = useAccount();
   const isTaken = account !== null;
   const join = useMutation({
@@ -26,13 +27,14 @@ export function JoinPage() {
     },
   });
   const { mutate } = join;
+  const { hash } = useLocation();
   useEffect(() => {
-    // Behind the #: it is in no log of any server.
-    const scanned = location.hash.slice(1);
+    // Behind the #: it is in no log of any server, and not left in the address.
+    const scanned = hash.slice(1);
     if (scanned === '' || isLoading || isTaken) return;
-    history.replaceState(null, '', location.pathname);
+    void navigate('/join', { replace: true });
     mutate(scanned);
-  }, [mutate, isLoading, isTaken]);
+  }, [hash, navigate, mutate, isLoading, isTaken]);
   const failure = join.error;
   const wrong =
     failure instanceof RefusedError

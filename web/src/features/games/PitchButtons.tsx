@@ -60,11 +60,12 @@ export function PitchButtons({
             tapPitch(result);
           }}
         >
-          {short && result === 'called' ? 'Strike' : text} <kbd>{key.toUpperCase()}</kbd>
+          {short && result === 'called' ? 'Strike' : text}{' '}
+          <kbd aria-hidden="true">{key.toUpperCase()}</kbd>
         </button>
       ))}
       <button type="button" className="tap tap-pitch" disabled={isOver} onClick={onInPlay}>
-        In play <kbd>I</kbd>
+        In play <kbd aria-hidden="true">I</kbd>
       </button>
     </>
   );

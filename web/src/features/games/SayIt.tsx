@@ -88,7 +88,7 @@ export function SignButtons({ desk }: { desk: Desk }) {
       )}
       <Button variant="outline-primary" className="sign-nothing" onClick={nothing}>
         <span>
-          Nothing on <kbd>N</kbd>
+          Nothing on <kbd aria-hidden="true">N</kbd>
         </span>
         <small>Say: “{desk.decoy}”</small>
       </Button>

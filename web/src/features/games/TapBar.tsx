@@ -69,7 +69,7 @@ export function TapBar({ taps, short = false }: { taps: Taps; short?: boolean })
               taps.pitch({ result: 'hitByPitch' });
             }}
           >
-            Hit batter <kbd>H</kbd>
+            Hit batter <kbd aria-hidden="true">H</kbd>
           </button>
         )}
       </div>
@@ -80,10 +80,10 @@ export function TapBar({ taps, short = false }: { taps: Taps; short?: boolean })
           disabled={isOver || !anybodyOn}
           onClick={open('steal')}
         >
-          Steal <kbd>G</kbd>
+          Steal <kbd aria-hidden="true">G</kbd>
         </button>
         <button type="button" className="tap" disabled={isOver || !anybodyOn} onClick={pickBack}>
-          {short ? 'Pick' : 'Pick, back'} <kbd>K</kbd>
+          {short ? 'Pick' : 'Pick, back'} <kbd aria-hidden="true">K</kbd>
         </button>
         {!short && (
           <>
@@ -93,21 +93,21 @@ export function TapBar({ taps, short = false }: { taps: Taps; short?: boolean })
               disabled={isOver || !anybodyOn}
               onClick={open('pick')}
             >
-              Pickoff... <kbd>P</kbd>
+              Pickoff... <kbd aria-hidden="true">P</kbd>
             </button>
             <button type="button" className="tap" disabled={isOver || !anybodyOn} onClick={stepOff}>
-              Step off <kbd>O</kbd>
+              Step off <kbd aria-hidden="true">O</kbd>
             </button>
             <button type="button" className="tap" disabled={isOver} onClick={open('sub')}>
-              Sub <kbd>U</kbd>
+              Sub <kbd aria-hidden="true">U</kbd>
             </button>
           </>
         )}
         <button type="button" className="tap" onClick={open('more')}>
-          More <kbd>M</kbd>
+          More <kbd aria-hidden="true">M</kbd>
         </button>
         <button type="button" className="tap" onClick={undoLast}>
-          <Undo2 size={18} aria-hidden="true" /> Undo <kbd>Z</kbd>
+          <Undo2 size={18} aria-hidden="true" /> Undo <kbd aria-hidden="true">Z</kbd>
         </button>
       </div>
       <Suspense>

@@ -38,7 +38,8 @@ export function useTaps(desk: Desk, game: GameInHand): Taps {
     if (open && situation)
       game.tell(
         { kind: 'advice', plays: null, taken: resultOf(open, events, situation) },
-        { quiet: true },
+        // At the pitch it is about: told behind it, it would hold the place of a pitch that is undone.
+        { quiet: true, slot: open.slot },
       );
   };
   const tell = (telling: Telling): void => {

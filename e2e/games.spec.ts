@@ -1,0 +1,316 @@
+import { readFileSync } from 'node:fs';
+import { eventOf, type Entry } from '@bradyon/contract/games';
+import { readGame, situationOf } from '@bradyon/core/games';
+import type { Page } from '@playwright/test';
+import { GameDay, standing, stands, takePlace, typeIn } from './pages/gameDay.ts';
+import { expect, test } from './pages/test.ts';
+
+// The stories cut the network, and the browser notes it.
+test.use({ allowed: [/Failed to load resource|net::ERR_|ERR_INTERNET/] });
+
+const saved = (page: Page) => page.locator('.strip-saved').getByText('All saved');
+
+test('two innings on three devices: one goes away and comes back, and all say the same', async ({
+  page,
+  browser,
+}) => {
+  const coach = new GameDay(page);
+  await coach.makeRosters();
+  await coach.openGame();
+  const [firstContext, thirdContext] = [await browser.newContext(), await browser.newContext()];
+  const first = await coach.device(firstContext, 'First base');
+  const third = await coach.device(thirdContext, 'Third base');
+  const path = coach.gamePath();
+
+  // The bench taps, the boxes see it; first base throws in a pickoff, third base a steal.
+  await page.keyboard.press('b');
+  await stands(first, /count 1 and 0/);
+  await page.keyboard.press('c');
+  await stands(third, /count 1 and 1/);
+  await page.keyboard.press('i');
+  const ball = page.getByRole('dialog');
+  await ball.getByText('Single', { exact: true }).click();
+  await ball.getByText('CF', { exact: true }).click();
+  await ball.getByRole('button', { name: 'Save' }).click();
+  await stands(first, /Runner on first/);
+  await expect(first.getByText(/safe, needs/)).toBeVisible();
+  await first.getByRole('button', { name: /^Pick/ }).click();
+  await expect(page.getByRole('button', { name: 'Pickoff to first, back' })).toBeVisible();
+  await third.getByRole('button', { name: 'Steal', exact: true }).click();
+  await third.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
+  await stands(page, /Runner on second/);
+
+  // A tap too many is taken back, on the device that made it.
+  await page.keyboard.press('f');
+  await stands(first, /count 1 and 1/);
+  await page.keyboard.press('z');
+  await stands(first, /count 1 and 0/);
+
+  // First base loses the network for the rest of the half. It goes on by itself.
+  await firstContext.setOffline(true);
+  await first.getByRole('button', { name: 'Ball', exact: true }).click();
+  await stands(first, /count 2 and 0/);
+  await expect(first.locator('.devices-line')).toContainText('to send');
+  // The bench saw a strike in that pitch, and a double play later.
+  await page.keyboard.press('c');
+  await stands(page, /count 1 and 1/);
+  await typeIn(page, path, 'g/2B a/SS b a/CF');
+  await page.goto(path);
+  await stands(page, /Bottom 1/);
+  await firstContext.setOffline(false);
+
+  // Two say different things of one pitch: side by side, settled with one tap.
+  const conflict = page.getByRole('alert', { name: 'Two devices disagree' });
+  await expect(conflict).toContainText('batter 2, pitch 2');
+  await conflict.getByRole('button', { name: /^Bench: Called strike/ }).click();
+  await expect(conflict).toBeHidden();
+  await stands(first, /Bottom 1/);
+
+  // Their half: a double play, and a substitution before it.
+  await page.keyboard.press('u');
+  const sub = page.getByRole('dialog');
+  await sub.getByLabel('In the game').selectOption({ label: '1 Adeyemi, P' });
+  await sub.getByLabel('Comes in').selectOption({ label: '10 Juma' });
+  await sub.getByRole('button', { name: 'Save' }).click();
+  await expect(page.locator('.who-plays')).toContainText('10 Juma');
+  await typeIn(page, path, '1/LF dp/SS a/CF');
+  await typeIn(page, path, 's s s 2/LF 1/RF g/2B a/CF');
+  await page.goto(path);
+  await stands(page, /Bottom 2/);
+  await typeIn(page, path, 'b b b b k po a/CF a/RF');
+  await page.goto(path);
+  for (const device of [page, first, third]) await stands(device, /Top 3/);
+
+  // All three say the same, and it is what the database comes to, each entry once.
+  const words = await standing(page).textContent();
+  for (const device of [first, third]) await expect(standing(device)).toHaveText(words ?? '');
+  await expect(saved(page)).toBeVisible();
+  const entries = (await coach.entries()) as Entry[];
+  expect(entries.map(({ seq }) => seq)).toEqual(entries.map((_, index) => index + 1));
+  expect(new Set(entries.map(({ id }) => id)).size).toBe(entries.length);
+  const now = situationOf(readGame(entries.map(eventOf)).state);
+  expect(now).toMatchObject({ inning: 3, half: 'top', runs: { away: 1, home: 0 } });
+  expect(words).toContain('Top 3');
+  await firstContext.close();
+  await thirdContext.close();
+});
+
+test.describe('from a cold start without network', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('the desk opens, takes taps, keeps them over a reload, and sends them later', async ({
+    page,
+    context,
+  }) => {
+    const coach = new GameDay(page);
+    await coach.makeRosters();
+    await coach.openGame();
+    await page.keyboard.press('b');
+    await expect(saved(page)).toBeVisible();
+    // The application is on the device.
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready;
+    });
+    await expect
+      .poll(() => page.evaluate(async () => (await caches.keys()).length))
+      .toBeGreaterThan(0);
+    await page.reload();
+    await stands(page, /count 1 and 0/);
+    await context.setOffline(true);
+    await page.close();
+
+    const cold = await context.newPage();
+    await cold.goto(coach.gamePath());
+    await stands(cold, /count 1 and 0/);
+    await cold.keyboard.press('c');
+    await cold.keyboard.press('f');
+    await stands(cold, /count 1 and 2/);
+    await expect(cold.locator('.devices-line')).toContainText('2 to send');
+    await cold.reload();
+    await stands(cold, /count 1 and 2/);
+    await context.setOffline(false);
+    await expect(cold.locator('.devices-line')).not.toContainText('to send');
+    const answer = await context.request.get(`/api${coach.gamePath()}/entries?since=0`);
+    const { entries } = (await answer.json()) as { entries: { kind: string }[] };
+    expect(entries.filter(({ kind }) => kind === 'pitch')).toHaveLength(3);
+  });
+});
+
+test('a phone joins first base by a code, sees that game and nothing else, until it is ended', async ({
+  page,
+  browser,
+}) => {
+  const coach = new GameDay(page);
+  await coach.makeRosters();
+  await coach.openGame();
+  await page.keyboard.press('b');
+  await page.locator('.devices-line').click();
+  await page.getByRole('button', { name: 'Make a code' }).click();
+  const code = (await page.locator('.pass-letters').textContent()) ?? '';
+  await expect(page.getByAltText(/QR code/)).toBeVisible();
+
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+  });
+  const phone = await context.newPage();
+  await phone.goto('/join');
+  await phone.getByLabel('Code from the bench').fill('AAAA-AAAA');
+  await phone.getByRole('button', { name: 'Join' }).click();
+  await expect(phone.getByText(/This code does not work/)).toBeVisible();
+  await phone.goto(`/join#${code}`);
+  await stands(phone, /count 1 and 0/);
+  await expect(phone.getByRole('navigation', { name: 'Work' })).toHaveCount(0);
+  await phone.getByRole('button', { name: 'Strike' }).click();
+  await stands(page, /count 1 and 1/);
+  // Any other address leads back to the game.
+  await phone.goto(`/teams/${coach.teamId}/people`);
+  await stands(phone, /count 1 and 1/);
+
+  await page.getByRole('button', { name: 'End it' }).click();
+  await expect(page.getByRole('button', { name: 'End it' })).toHaveCount(0);
+  await phone.reload();
+  await expect(phone.getByText(/You have no such team|Your code is over/)).toBeVisible();
+  await context.close();
+});
+
+test('a game ends, its box is read, and its file comes in as another game', async ({ page }) => {
+  const coach = new GameDay(page);
+  await coach.makeRosters();
+  await coach.openGame();
+  const path = coach.gamePath();
+  const outs = 'a/CF a/CF a/CF';
+  await typeIn(page, path, `4/LF ${outs}`);
+  for (let inning = 0; inning < 6; inning += 1) await typeIn(page, path, `${outs} ${outs}`);
+  await page.goto(`${path}/log`);
+  await page.getByLabel('Type in from paper').fill('a/CF nonsense');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  // What went before stays in; what is wrong stays to be mended.
+  await expect(page.getByText(/“nonsense” is no code/)).toBeVisible();
+  await expect(page.getByLabel('Type in from paper')).toHaveValue('nonsense');
+  await typeIn(page, path, 'a/CF a/CF');
+
+  await page.goto(path);
+  await expect(page.getByText('Won 1–0')).toBeVisible();
+  await page.getByRole('link', { name: 'See the box' }).click();
+  await expect(page.getByRole('heading', { name: /Won 1–0 at Millrace Otters/ })).toBeVisible();
+  const line = page.getByRole('region', { name: 'Line score' });
+  await expect(line.getByRole('row').nth(1)).toContainText('Tern Rock Skuas1000000110');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export game' }).click();
+  const file = await (await download).path();
+  const text = readFileSync(file, 'utf8');
+  expect(text).toContain('"bradyon-game"');
+  expect(text).not.toContain('"kind": "sign"');
+  const pitches = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export pitches' }).click();
+  const table = readFileSync(await (await pitches).path(), 'utf8');
+  expect(table).toContain('Top 1, batter 1, pitch 1');
+
+  await page.goto(`/teams/${coach.teamId}/games`);
+  await expect(page.getByText('Won 1–0')).toHaveCount(1);
+  await page.getByLabel('Game file').setInputFiles(file);
+  await expect(page.getByText('Game imported.')).toBeVisible();
+  await expect(page.getByText('Won 1–0')).toHaveCount(2);
+  await page.getByLabel('Game file').setInputFiles({
+    name: 'other.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":"other"}'),
+  });
+  await expect(page.getByText(/Not imported\. Choose a game file/)).toBeVisible();
+
+  // The season at bat grows by it.
+  await page.goto(`/teams/${coach.teamId}/innings/lineup`);
+  await expect(page.getByText(/6 in games here|8 in games here/).first()).toBeVisible();
+});
+
+test('a pitch is changed where it stands, the book is corrected, and a wrong tap is said to be wrong', async ({
+  page,
+}) => {
+  const coach = new GameDay(page);
+  await coach.makeRosters();
+  await coach.openGame();
+  for (const key of ['b', 'b', 'c']) await page.keyboard.press(key);
+  await stands(page, /count 2 and 1/);
+  await page.getByRole('button', { name: 'Called strike' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Ball', exact: true }).click();
+  await stands(page, /count 3 and 0/);
+
+  await page.locator('.game-tile-count').click();
+  const correct = page.getByRole('dialog');
+  await correct
+    .getByRole('group', { name: 'Our runs' })
+    .getByRole('button', { name: /more/ })
+    .click();
+  await correct.getByLabel('On second').selectOption({ label: '7 Gupta' });
+  await correct.getByRole('button', { name: 'Save' }).click();
+  await stands(page, /Runner on second, us 1, them 0/);
+  await page.keyboard.press('z');
+  await stands(page, /Bases empty, us 0, them 0/);
+
+  // Strike three with first base open is asked about.
+  for (const key of ['c', 'c', 's']) await page.keyboard.press(key);
+  await page.getByRole('button', { name: 'Got away, safe at first' }).click();
+  await stands(page, /Runner on first/);
+  // A runner who is put where another stands is refused, with the reason, and can be taken back.
+  await page.keyboard.press('m');
+  await page.getByRole('button', { name: 'Batted out of turn' }).click();
+  await expect(page.getByText(/Not counted\. The last batter was the right one/)).toBeVisible();
+});
+
+test('a call is kept as it was known before the pitch, with what came of it', async ({ page }) => {
+  const coach = new GameDay(page);
+  await coach.makeRosters();
+  await coach.openGame();
+  await typeIn(page, coach.gamePath(), '1/CF');
+  await page.goto(coach.gamePath());
+  await expect(page.getByText(/safe, needs/)).toBeVisible();
+  await page.getByRole('button', { name: 'Steal second', exact: true }).click();
+  await expect(page.getByText('Steal second is on.')).toBeVisible();
+  await page.keyboard.press('g');
+  await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
+  await stands(page, /Runner on second/);
+  await expect(saved(page)).toBeVisible();
+  const entries = (await coach.entries()) as Entry[];
+  const advice = entries.filter(({ kind }) => kind === 'advice');
+  const call = advice.find(({ told }) => told['plays'] !== null);
+  const result = advice.find(
+    ({ told }) => (told['taken'] as { callId: string } | null)?.callId === call?.id,
+  );
+  expect(call?.told['plays']).toMatchObject({
+    called: 'stealSecond',
+    calledBy: 'bench',
+    shown: true,
+    play: { base: 'second', kind: 'straight' },
+  });
+  expect(result?.told['taken']).toMatchObject({ done: 'go', resolved: true, outcome: 'safe' });
+  // Before the pitch it is about, in the order in which they came.
+  const pitch = entries.find(({ kind, told }) => kind === 'pitch' && told['going'] !== undefined);
+  expect(call?.seq).toBeLessThan(pitch?.seq ?? 0);
+});
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test.describe(`in ${colorScheme} colors`, () => {
+    test.use({ colorScheme, viewport: { width: 390, height: 844 } });
+
+    test('first base answers on a phone without scrolling', async ({ page }) => {
+      const coach = new GameDay(page);
+      await coach.makeRosters();
+      await coach.openGame();
+      await typeIn(page, coach.gamePath(), '1/CF');
+      await page.goto(coach.gamePath());
+      await takePlace(page, 'First base');
+      const answer = page.getByText(/safe, needs/);
+      await expect(answer).toBeInViewport();
+      await expect(page.getByRole('button', { name: 'Ball', exact: true })).toBeInViewport();
+      await expect(page.getByRole('button', { name: 'Undo' })).toBeInViewport();
+      await expect
+        .poll(() =>
+          page.evaluate(
+            () => document.documentElement.scrollHeight - document.documentElement.clientHeight,
+          ),
+        )
+        .toBeLessThanOrEqual(1);
+    });
+  });
+}
