@@ -1,6 +1,12 @@
 import { readFileSync } from 'node:fs';
+import type { TeamFile } from '@bradyon/contract/files';
 import { eventOf, type Entry } from '@bradyon/contract/games';
+import { stealsHere } from '@bradyon/core/advice';
 import { readGame, situationOf } from '@bradyon/core/games';
+import type { Person } from '@bradyon/core/people';
+import { conditionsOf, populationsOf, runnerOf } from '@bradyon/core/sprint';
+import { calibrationsOf } from '@bradyon/core/timing';
+import type { AccountId } from '@bradyon/core/units';
 import type { Page } from '@playwright/test';
 import { GameDay, standing, stands, takePlace, typeIn } from './pages/gameDay.ts';
 import { expect, test } from './pages/test.ts';
@@ -314,3 +320,101 @@ for (const colorScheme of ['light', 'dark'] as const) {
     });
   });
 }
+
+test('the chance on the screen is what the core makes of the exported team', async ({ page }) => {
+  const coach = new GameDay(page);
+  await coach.openOwnDemo();
+  const teamId = page.url().split('/')[4] ?? '';
+  const base = `/api/teams/${teamId}`;
+  const file = (await (await page.request.get(`${base}/export`)).json()) as TeamFile;
+  const running = file.games.find(
+    ({ startsAt, entries }) =>
+      entries.length > 10 && Date.parse(startsAt) > Date.now() - 6 * 60 * 60 * 1000,
+  );
+  await page.goto(`/teams/${teamId}/games/${running?.id ?? ''}`);
+  await expect(page.getByText(/safe, needs/)).toBeVisible();
+  // One more tap: what the screen says is of the game as it stands after it.
+  await page.keyboard.press('b');
+  await expect(saved(page)).toBeVisible();
+  const after = (await (await page.request.get(`${base}/export`)).json()) as TeamFile;
+  const game = after.games.find(({ id }) => id === running?.id);
+  const { state } = readGame((game?.entries ?? []).map(eventOf));
+  const now = situationOf(state);
+  if (!state || !now.open) throw new Error('the game is open');
+
+  const { team, people, readings } = after;
+  const field = conditionsOf(team);
+  const thumbs = new Map(
+    (
+      (await (await page.request.get(`${base}/thumbs`)).json()) as {
+        accountId: AccountId;
+        reps: never[];
+      }[]
+    ).map(({ accountId, reps }) => [accountId, calibrationsOf(reps)]),
+  );
+  const of = (person: Person) =>
+    populationsOf(
+      person,
+      readings
+        .filter(({ personId }) => personId === person.id)
+        .toSorted((a, b) => (a.takenAt < b.takenAt ? 1 : -1)),
+      field,
+      thumbs,
+    );
+  const personOf = (id: string | null) => people.find((person) => person.id === id) ?? null;
+  const [pitcher, catcher] = [personOf(now.pitcher), personOf(now.catcher)];
+  if (!pitcher || !catcher) throw new Error('there is a battery');
+  const [race] = stealsHere(
+    state,
+    { field, of, runner: (person) => runnerOf(person, of(person), field) },
+    personOf,
+    {
+      needed: () => 0.5,
+      style: 'legLift',
+      battery: { pitcher, catcher },
+      batter: personOf(now.batter),
+    },
+  );
+  const percents = Math.round((race?.steal.chance ?? 0) * 100);
+  await expect(page.locator('.race-first')).toContainText(`${String(percents)}% safe`);
+});
+
+test('signing out leaves nothing of the game on the device', async ({ page, context }) => {
+  const coach = new GameDay(page);
+  await coach.makeRosters();
+  await coach.openGame();
+  await page.keyboard.press('b');
+  await expect(saved(page)).toBeVisible();
+  await page.getByRole('button', { name: /^Account of/ }).click();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.waitForURL(/sign-in/);
+  const kept = await page.evaluate(async () => {
+    const open = (name: string) =>
+      new Promise<IDBDatabase>((done, failed) => {
+        const asked = indexedDB.open(name);
+        asked.onsuccess = () => {
+          done(asked.result);
+        };
+        asked.onerror = () => {
+          failed(asked.error ?? new Error('not opened'));
+        };
+      });
+    const texts: string[] = [JSON.stringify(localStorage)];
+    for (const { name = '' } of await indexedDB.databases()) {
+      const database = await open(name);
+      for (const store of database.objectStoreNames) {
+        const asked = database.transaction(store).objectStore(store).getAll();
+        await new Promise((done) => (asked.onsuccess = done));
+        texts.push(JSON.stringify(asked.result));
+      }
+      database.close();
+    }
+    return texts.join(' ');
+  });
+  expect(kept).not.toContain(coach.gameId);
+  expect(kept).not.toContain('Adeyemi, ');
+  // Nor does going back show it, with the network or without.
+  await context.setOffline(true);
+  await page.goBack().catch(() => undefined);
+  await expect(page.locator('.game-strip')).toHaveCount(0);
+});

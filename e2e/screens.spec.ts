@@ -22,6 +22,9 @@ const FRONT = ['/sign-in', '/sign-up', '/reset'];
 /** Of a coach who is signed in, and of no team. */
 const OWN = ['/account', '/teams'];
 const SCREENS = [
+  'games',
+  'games/new',
+  'games/reminders',
   'timing',
   'timing?watch=innings',
   'timing?watch=runners',
@@ -52,6 +55,8 @@ const SCREENS = [
   'rules',
   'staff',
 ];
+/** Of the game that is being played, and of one that is over. */
+const GAME_SCREENS = ['', '/log', '/sheet'];
 /** What only the softball team has. */
 const SOFTBALL_SCREENS = ['timing?watch=leave', 'leads', 'steals'];
 
@@ -66,6 +71,9 @@ interface DemoTeams {
   baseball: string;
   softball: string;
   person: string;
+  /** Baseball's: being played, and over. */
+  running: string;
+  played: string;
 }
 
 /** The demo's coach is signed in already; which teams there are. */
@@ -78,7 +86,16 @@ async function enterDemo(page: Page): Promise<DemoTeams> {
   const [baseball = '', softball = ''] = teams.map(({ id }) => id);
   const people = await get(`/api/teams/${baseball}/people`);
   const person = people.find((each) => each.name === 'Dara Whitlock')?.id ?? '';
-  return { baseball, softball, person };
+  const games = (await (await page.request.get(`/api/teams/${baseball}/games`)).json()) as {
+    id: string;
+    startsAt: string;
+    lastSeq: number;
+  }[];
+  const begun = games.filter(({ startsAt }) => Date.parse(startsAt) < Date.now());
+  const [running = '', played = ''] = begun
+    .toSorted((a, b) => (a.startsAt < b.startsAt ? 1 : -1))
+    .map(({ id }) => id);
+  return { baseball, softball, person, running, played };
 }
 
 async function expectFits(page: Page, colorScheme: 'light' | 'dark'): Promise<void> {
@@ -111,6 +128,11 @@ for (const { device, viewport, colorScheme } of LOOKS) {
         `softball's ${screen}`,
         ({ softball }) => `/teams/${softball}/${screen}`,
       ]),
+      ...GAME_SCREENS.map((screen): [string, (teams: DemoTeams) => string] => [
+        `a running game${screen}`,
+        ({ baseball, running }) => `/teams/${baseball}/games/${running}${screen}`,
+      ]),
+      ['the box of a game', ({ baseball, played }) => `/teams/${baseball}/games/${played}/box`],
       ["a person's times", ({ baseball, person }) => `/teams/${baseball}/timing/${person}`],
     ];
     for (const [name, address] of inside) {
@@ -130,6 +152,7 @@ test('everything touched in a game is at least 48 px high', async ({ browser }) 
   const page = await context.newPage();
   await new Coach(page).openDemo();
   const base = page.url();
+  const { running } = await enterDemo(page);
   for (const screen of [
     '',
     '?watch=innings',
@@ -140,13 +163,14 @@ test('everything touched in a game is at least 48 px high', async ({ browser }) 
     '/../leads',
     '/../innings',
     '/../leads/second',
+    `/../games/${running}`,
   ]) {
     await page.goto(base + screen);
     await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
     await expect(page.getByText(/^Loading/)).toHaveCount(0);
     for (const line of await page.locator('.folded-line').all()) await line.click();
     const low = await page
-      .locator('main :is(button, select, .choice-option, .btn)')
+      .locator('main :is(button, select, .game summary, .choice-option, .btn)')
       .evaluateAll((all) =>
         all
           .filter((each) => each.getBoundingClientRect().height < 47.5)

@@ -54,7 +54,7 @@ const reminderContract = contract<Reminder>({
   school: optional(text('Name the school, up to 40 letters.', { max: 40 })),
 });
 
-export const reminderFields = {
+const reminderFields = {
   off: required(listOf(reminderId, 500)),
   words: required(
     rowsOf(contract<Reminders['words'][number]>({ id: required(reminderId), say }), 500),

@@ -1,12 +1,5 @@
-export {
-  playsAtBat,
-  playsInField,
-  PLAYS,
-  type JudgedSteal,
-  type Play,
-  type RankedPlay,
-} from './plays.ts';
-export { FACTS, factsOf, NOTHING_KNOWN, type FactName, type Facts, type Known } from './facts.ts';
+export { playsAtBat, playsInField, type JudgedSteal, type Play, type RankedPlay } from './plays.ts';
+export { FACTS, factsOf, NOTHING_KNOWN, type FactName, type Known } from './facts.ts';
 export {
   choose,
   HOWS,

@@ -27,25 +27,23 @@ import { ratesAtCount, strikeWhenTaken } from './counts.ts';
 import { hitAndRun } from './hitAndRun.ts';
 
 /** What a side may call for one pitch. */
-export const PLAYS = [
-  'stealSecond',
-  'stealThird',
-  'stealHome',
-  'doubleSteal',
-  'delayedSteal',
-  'hopSteal',
-  'hitAndRun',
-  'sacrifice',
-  'squeeze',
-  'contact',
-  'swing',
-  'take',
-  'walkOnPurpose',
-  'infieldIn',
-  'pitchOut',
-  'slideStep',
-] as const;
-export type Play = (typeof PLAYS)[number];
+export type Play =
+  | 'stealSecond'
+  | 'stealThird'
+  | 'stealHome'
+  | 'doubleSteal'
+  | 'delayedSteal'
+  | 'hopSteal'
+  | 'hitAndRun'
+  | 'sacrifice'
+  | 'squeeze'
+  | 'contact'
+  | 'swing'
+  | 'take'
+  | 'walkOnPurpose'
+  | 'infieldIn'
+  | 'pitchOut'
+  | 'slideStep';
 
 /** Where it stands, and with whom at bat. */
 export interface PlaySpot {

@@ -4,7 +4,7 @@ import { recordsOf } from './records.ts';
 import { baseName, HOME, type At, type GameState, type PlayRecord } from './state.ts';
 
 /** What one player did at bat and on the bases. */
-export interface BoxLine {
+interface BoxLine {
   id: PersonId;
   plateAppearances: number;
   hits: number;
@@ -16,7 +16,7 @@ export interface BoxLine {
 }
 
 /** An out that was made on the bases, with where and how. */
-export interface OutOnBases {
+interface OutOnBases {
   side: Side;
   runner: PersonId;
   inning: number;

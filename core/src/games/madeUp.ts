@@ -41,7 +41,7 @@ const IN_THE_OUTFIELD: readonly Ball[] = [
  * the game's own law; drawn from the rates, and from nothing that anybody did.
  * @returns none once the game is over
  */
-export function madeUpNext(state: GameState, random: Random, rates: BattingRates): Telling[] {
+function madeUpNext(state: GameState, random: Random, rates: BattingRates): Telling[] {
   if (state.over) return [];
   const { bases, strikes, balls, rules } = state;
   const mayPick = rules.pickLimit === null || state.picks < rules.pickLimit;

@@ -15,7 +15,7 @@ import {
 } from './things.ts';
 
 /** Tellings of one thing that say different things. */
-export interface Conflict {
+interface Conflict {
   slot: string;
   kind: string;
   /** The one that holds first, then by trust. */

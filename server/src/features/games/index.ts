@@ -1,5 +1,4 @@
 export { entranceRoutes, passRoutes } from './passes.routes.ts';
-export { selectAdmission } from './passes.sql.ts';
 export { gameRoutes } from './games.routes.ts';
 export { makeLive, type Live } from './live.ts';
 export { restoreGames, selectGamesWhole } from './games.sql.ts';

@@ -1,20 +1,20 @@
 import type { RankedPlay } from '@bradyon/core/advice';
+import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import Modal from 'react-bootstrap/Modal';
 import { percent } from '../../ui/index.ts';
 import { neededText } from '../innings/index.ts';
 import type { Desk } from './useDesk.ts';
 import { useGame } from './useGame.ts';
 import { PLAY_WORDS, pointsText } from './words.ts';
 
-const SHOWN = 6;
+const SHOWN = 4;
 
 /** Plays by what they are worth for these people here, in points of chance to win. A tap calls one. */
 export function PlaysTable({ desk }: { desk: Desk }) {
-  const { situation, weBat, tell } = useGame();
+  const { weBat } = useGame();
+  const [isWhole, setWhole] = useState(false);
   const { plays, odds, chanceToWin } = desk;
-  const called = situation.sign?.play ?? null;
-  const shown = plays.slice(0, SHOWN);
-  const most = Math.max(0.002, ...shown.map(({ worth }) => Math.abs(worth)));
   return (
     <section className="plays" aria-label="What is worth doing" aria-busy={!odds.isCurrent}>
       <div className="plays-head">
@@ -24,35 +24,73 @@ export function PlaysTable({ desk }: { desk: Desk }) {
             ? `${percent(chanceToWin)} to win. Change in points`
             : 'Average lineups for now'}
         </span>
+        {plays.length > SHOWN && (
+          <Button
+            variant="link"
+            onClick={() => {
+              setWhole(true);
+            }}
+          >
+            All {plays.length}
+          </Button>
+        )}
       </div>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Play</th>
-            <th scope="col">Works</th>
-            <th scope="col">Needs</th>
-            <th scope="col">If it works</th>
-            <th scope="col">If not</th>
-            <th scope="col">Worth</th>
-          </tr>
-        </thead>
-        <tbody>
-          {shown.map((play) => (
-            <PlayRow
-              key={play.play}
-              play={play}
-              most={most}
-              isCalled={called === play.play}
-              weBat={weBat}
-              onCall={() => {
-                const isOn = called === play.play || play.play === 'swing';
-                tell({ kind: 'sign', play: isOn ? 'nothing' : play.play, seen: null });
-              }}
-            />
-          ))}
-        </tbody>
-      </table>
+      <Plays plays={plays.slice(0, SHOWN)} />
+      {isWhole && (
+        <Modal
+          show
+          centered
+          animation={false}
+          scrollable
+          size="lg"
+          onHide={() => {
+            setWhole(false);
+          }}
+        >
+          <Modal.Header closeButton>
+            <Modal.Title>Every play</Modal.Title>
+          </Modal.Header>
+          <Modal.Body className="plays">
+            <Plays plays={plays} />
+          </Modal.Body>
+        </Modal>
+      )}
     </section>
+  );
+}
+
+function Plays({ plays }: { plays: readonly RankedPlay[] }) {
+  const { situation, weBat, tell } = useGame();
+  const called = situation.sign?.play ?? null;
+  const most = Math.max(0.002, ...plays.map(({ worth }) => Math.abs(worth)));
+  return (
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">Play</th>
+          <th scope="col">Works</th>
+          <th scope="col">Needs</th>
+          <th scope="col">If it works</th>
+          <th scope="col">If not</th>
+          <th scope="col">Worth</th>
+        </tr>
+      </thead>
+      <tbody>
+        {plays.map((play) => (
+          <PlayRow
+            key={play.play}
+            play={play}
+            most={most}
+            isCalled={called === play.play}
+            weBat={weBat}
+            onCall={() => {
+              const isOn = called === play.play || play.play === 'swing';
+              tell({ kind: 'sign', play: isOn ? 'nothing' : play.play, seen: null });
+            }}
+          />
+        ))}
+      </tbody>
+    </table>
   );
 }
 

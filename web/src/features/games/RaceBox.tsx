@@ -60,7 +60,14 @@ export function RaceBox({ desk }: { desk: Desk }) {
   });
   return (
     <section className="race-box" aria-label="The race">
-      <VerdictLine desk={desk} />
+      <div className="race-head">
+        <VerdictLine desk={desk} />
+        <p className="race-under">
+          {safeLeadFeet !== null && <span>Safe lead {distance(safeLeadFeet)}</span>}
+          {situation.picksLeft !== null && <span>{situation.picksLeft} throws over left</span>}
+          {situation.picks > 0 && <span>{situation.picks} over to this batter</span>}
+        </p>
+      </div>
       <RaceView
         lanes={lanesOf(steal.legs)}
         gapWords={words.gap}
@@ -68,11 +75,6 @@ export function RaceBox({ desk }: { desk: Desk }) {
         twin={words.twin}
         size="compact"
       />
-      <p className="race-under">
-        {safeLeadFeet !== null && <span>Longest safe lead {distance(safeLeadFeet)}. </span>}
-        {situation.picksLeft !== null && <span>{situation.picksLeft} throws over left. </span>}
-        {situation.picks > 0 && <span>{situation.picks} throws over to this batter.</span>}
-      </p>
     </section>
   );
 }

@@ -46,7 +46,7 @@ function optionsOf(plays: readonly RankedPlay[]) {
 }
 
 /** The play that was called for this pitch: the sign that stands, or nothing. */
-export function calledOf({ sign }: Pick<Situation, 'sign'>): string | null {
+function calledOf({ sign }: Pick<Situation, 'sign'>): string | null {
   return sign === null || sign.play === 'nothing' ? null : sign.play;
 }
 

@@ -10,7 +10,7 @@ import { newId, queryClient, request } from '../../api/index.ts';
 let running: GameId | null = null;
 
 /** Ends the game that is being played here, if one is. */
-export function stopPlaying(): void {
+function stopPlaying(): void {
   running = null;
 }
 
@@ -39,7 +39,7 @@ export async function playDemo(
     weAreHome: false,
   });
   const opened = {
-    id: newId<never>() as string,
+    id: newId<never>(),
     seq: null,
     device: 'played bench',
     place: 'bench',

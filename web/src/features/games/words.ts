@@ -20,7 +20,7 @@ export const PITCH_WORDS: Record<string, string> = {
   noPitch: 'No pitch',
 };
 
-export const BALL_WORDS: Record<string, string> = {
+const BALL_WORDS: Record<string, string> = {
   single: 'Single',
   double: 'Double',
   triple: 'Triple',

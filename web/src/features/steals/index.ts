@@ -1,1 +1,1 @@
-export { gapOf, KIND_TEXT, lanesOf, wordsOf } from './words.ts';
+export { gapOf, lanesOf, wordsOf } from './words.ts';
