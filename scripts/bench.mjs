@@ -407,6 +407,41 @@ async function benchOutbox(address, executablePath) {
   await browser.close();
 }
 
+/** From a tap on the desk to the verdict painted again, in the demo's running game. */
+async function benchDesk(page, context, address) {
+  const teams = await (await page.request.get(`${address}/api/teams`)).json();
+  await page.goto(`${address}/teams/${teams[0].id}/games`);
+  await page
+    .locator('.game-row')
+    .filter({ hasText: /Top \d|Bottom \d/ })
+    .getByRole('link', { name: 'Open' })
+    .click();
+  await page.getByText(/safe, needs/).waitFor();
+  await page.getByText(/to win\. Change/).waitFor();
+  for (const slowdown of [1, 4]) {
+    const session = await context.newCDPSession(page);
+    await session.send('Emulation.setCPUThrottlingRate', { rate: slowdown });
+    const times = await page.evaluate(async (changes) => {
+      const measured = [];
+      for (let change = 0; change < changes; change += 1) {
+        const start = performance.now();
+        // A ball, and the undo of it: the same spot each time.
+        const key = change % 2 === 0 ? 'b' : 'z';
+        window.dispatchEvent(
+          new KeyboardEvent('keydown', { key, code: `Key${key.toUpperCase()}` }),
+        );
+        await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+        measured.push(performance.now() - start);
+        await new Promise((done) => setTimeout(done, 250));
+      }
+      return measured.sort((a, b) => a - b);
+    }, TAPS);
+    print(`desk-tap-to-verdict-p50-cpu-${slowdown}x`, times[Math.floor(TAPS * 0.5)], 'ms');
+    print(`desk-tap-to-verdict-p95-cpu-${slowdown}x`, times[Math.floor(TAPS * 0.95)], 'ms');
+    await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  }
+}
+
 /** From one delivery changed to the board painted again: 20 runners against 6 pitchers. */
 async function benchBoard(page, context, address) {
   const team = await enterBigSeason(page, address);
@@ -586,6 +621,7 @@ async function benchBrowser(address, executablePath) {
       print(`tap-to-paint-p95-cpu-${slowdown}x`, times[Math.floor(TAPS * 0.95)], 'ms');
     }
     await benchBoard(first, fresh, address);
+    await benchDesk(await fresh.newPage(), fresh, address);
     await benchLineup(await fresh.newPage(), first.url());
   } finally {
     await browser.close();

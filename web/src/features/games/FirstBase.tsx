@@ -1,3 +1,4 @@
+import { NoDevices } from './NoDevices.tsx';
 import { VerdictLine } from './RaceBox.tsx';
 import { TapBar } from './TapBar.tsx';
 import type { Desk } from './useDesk.ts';
@@ -11,6 +12,7 @@ export function FirstBase({ desk, taps }: { desk: Desk; taps: Taps }) {
   const anybodyOn = Object.values(situation.bases).some((id) => id !== null);
   return (
     <div className="first-base">
+      <NoDevices />
       <VerdictLine desk={desk} />
       {weBat && anybodyOn && <p className="say-line">“{desk.line}”</p>}
       <WatchPanel desk={desk} />

@@ -11,6 +11,12 @@ const INFIELD = [
   { value: 'cornersIn', text: 'Corners in' },
   { value: 'middleBack', text: 'Middle back' },
 ] as const;
+const OUTFIELD = [
+  { value: 'straight', text: 'Straight' },
+  { value: 'noDoubles', text: 'No doubles' },
+  { value: 'shadeLeft', text: 'Shaded to left' },
+  { value: 'shadeRight', text: 'Shaded to right' },
+] as const;
 const ENDS = [
   { value: 'calledEarly', text: 'Weather or injury' },
   { value: 'timeLimit', text: 'Time limit' },
@@ -137,6 +143,15 @@ export function MorePanel({ taps, onClose }: { taps: Taps; onClose: () => void }
           options={INFIELD}
           onChange={(infield) => {
             tell({ kind: 'alignment', infield });
+          }}
+        />
+        <Choice
+          label="Outfield"
+          showLabel
+          value={(situation.alignment?.outfield ?? 'straight') as 'straight'}
+          options={OUTFIELD}
+          onChange={(outfield) => {
+            tell({ kind: 'alignment', outfield });
           }}
         />
         <PickOne

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { percent } from '../../ui/index.ts';
 import { PickOne } from '../../ui/index.ts';
 import { PlaysTable } from './PlaysTable.tsx';
+import { NoDevices } from './NoDevices.tsx';
 import { VerdictLine } from './RaceBox.tsx';
 import { SayIt, SignButtons } from './SayIt.tsx';
 import { TapBar } from './TapBar.tsx';
@@ -28,6 +29,7 @@ export function ThirdBase({ desk, taps }: { desk: Desk; taps: Taps }) {
   const outs = Math.min(2, situation.outs) as 0 | 1 | 2;
   return (
     <div className="third-base">
+      <NoDevices />
       <VerdictLine desk={desk} />
       <SignButtons desk={desk} />
       {weBat && on.length > 1 && spoken && (

@@ -10,7 +10,7 @@ import { useGameWatch } from './useGameWatch.ts';
 /** The watch, tied to who pitches and catches in this game. */
 export function WatchPanel({ desk, hasKeys = true }: { desk: Desk; hasKeys?: boolean }) {
   const game = useGame();
-  const { hand, isPick, setPick, hasStyles } = useGameWatch(desk, game);
+  const { hand, isPick, setPick, fromSet, setFromSet, hasStyles } = useGameWatch(desk, game);
   const base = desk.race?.base ?? 'second';
   useKeys({
     Space: hand.tap,
@@ -46,23 +46,35 @@ export function WatchPanel({ desk, hasKeys = true }: { desk: Desk; hasKeys?: boo
         )}
         <div className="game-watch-buttons">
           {hasStyles && (
-            <Button
-              variant="outline-primary"
-              aria-pressed={isPick}
-              active={isPick}
-              onClick={() => {
-                setPick(!isPick);
-              }}
-            >
-              Time a pickoff
-            </Button>
+            <>
+              <Button
+                variant="outline-primary"
+                aria-pressed={isPick}
+                active={isPick}
+                onClick={() => {
+                  setPick(!isPick);
+                }}
+              >
+                Pickoff
+              </Button>
+              <Button
+                variant="outline-primary"
+                aria-pressed={fromSet}
+                active={fromSet}
+                onClick={() => {
+                  setFromSet(!fromSet);
+                }}
+              >
+                From set
+              </Button>
+            </>
           )}
           <Button
             variant="outline-primary"
             disabled={hand.watch.tapsMs.length === 0}
             onClick={hand.undo}
           >
-            <Undo2 size={18} aria-hidden="true" /> Last tap
+            <Undo2 size={18} aria-hidden="true" /> Tap
           </Button>
         </div>
       </div>

@@ -11,6 +11,9 @@ export interface GameWatch {
   hand: WatchInHand;
   isPick: boolean;
   setPick: (isPick: boolean) => void;
+  /** The hold is timed too: the first tap is when the pitcher comes set. */
+  fromSet: boolean;
+  setFromSet: (fromSet: boolean) => void;
   hasStyles: boolean;
 }
 
@@ -18,8 +21,11 @@ export function useGameWatch(desk: Desk, game: GameInHand): GameWatch {
   const team = useTeam();
   const { situation } = game;
   const [isPick, setPick] = useState(false);
+  const [fromSet, setFromSet] = useState(false);
   const fromRelease = timesFromRelease(team.ruleset);
-  const planName: WatchPlanName = fromRelease ? 'softballBattery' : isPick ? 'pick' : 'battery';
+  const pickPlan = fromSet ? 'pickFromSet' : 'pick';
+  const pitchPlan = fromSet ? 'batteryFromSet' : 'battery';
+  const planName: WatchPlanName = fromRelease ? 'softballBattery' : isPick ? pickPlan : pitchPlan;
   const base = desk.race?.base === 'third' ? 'third' : 'second';
   const pickBase =
     (['first', 'second', 'third'] as const).find((each) => situation.bases[each] !== null) ??
@@ -41,5 +47,5 @@ export function useGameWatch(desk: Desk, game: GameInHand): GameWatch {
     );
   };
   const hand = useWatch(team.id, planName, ownerOf, { onKept });
-  return { hand, isPick, setPick, hasStyles: !fromRelease };
+  return { hand, isPick, setPick, fromSet, setFromSet, hasStyles: !fromRelease };
 }
