@@ -142,7 +142,7 @@ export function MorePanel({ taps, onClose }: { taps: Taps; onClose: () => void }
           value={(situation.alignment?.infield ?? 'back') as 'back'}
           options={INFIELD}
           onChange={(infield) => {
-            tell({ kind: 'alignment', infield });
+            tell({ kind: 'alignment', ...situation.alignment, infield });
           }}
         />
         <Choice
@@ -151,7 +151,7 @@ export function MorePanel({ taps, onClose }: { taps: Taps; onClose: () => void }
           value={(situation.alignment?.outfield ?? 'straight') as 'straight'}
           options={OUTFIELD}
           onChange={(outfield) => {
-            tell({ kind: 'alignment', outfield });
+            tell({ kind: 'alignment', ...situation.alignment, outfield });
           }}
         />
         <PickOne
@@ -163,7 +163,7 @@ export function MorePanel({ taps, onClose }: { taps: Taps; onClose: () => void }
             { value: '2B', text: 'Second baseman' },
           ]}
           onChange={(covers) => {
-            if (covers !== '') tell({ kind: 'alignment', covers });
+            if (covers !== '') tell({ kind: 'alignment', ...situation.alignment, covers });
           }}
         />
         <h3>The game</h3>
