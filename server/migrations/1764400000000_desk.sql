@@ -56,13 +56,16 @@ create table game_guests (
   team_id uuid not null,
   account_id uuid not null,
   pass_id uuid not null,
-  constraint game_guests__account_id primary key (account_id),
+  constraint game_guests__team_id_account_id primary key (team_id, account_id),
   constraint game_guests__account foreign key (account_id) references accounts (id),
   constraint game_guests__pass_id foreign key (team_id, pass_id)
     references game_passes (team_id, id) on delete cascade
 );
 create index game_guests_pass on game_guests (team_id, pass_id);
+-- Asked before the team is known.
+create index game_guests_account on game_guests (account_id);
 alter table game_guests enable row level security;
+create policy own_game_guests on game_guests to bradyon_app using (team_id = app_team());
 
 create function app_pass_game() returns uuid
   language sql stable as $$ select nullif(current_setting('app.pass_game_id', true), '')::uuid $$;
