@@ -16,6 +16,7 @@ const CORE_ORDER = [
   'leads',
   'steals',
   'innings',
+  'signs',
   'games',
   'advice',
   'files',
