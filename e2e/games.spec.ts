@@ -271,7 +271,10 @@ test('a call is kept as it was known before the pitch, with what came of it', as
   await typeIn(page, coach.gamePath(), '1/CF');
   await page.goto(coach.gamePath());
   await expect(page.getByText(/safe, needs/)).toBeVisible();
-  await page.getByRole('button', { name: 'Steal second', exact: true }).click();
+  await page.getByRole('button', { name: /^All \d/ }).click();
+  const every = page.getByRole('dialog');
+  await every.getByRole('button', { name: 'Steal second', exact: true }).click();
+  await every.getByRole('button', { name: 'Close' }).click();
   await expect(page.getByText('Steal second is on.')).toBeVisible();
   await page.keyboard.press('g');
   await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();

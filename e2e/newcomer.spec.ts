@@ -54,7 +54,7 @@ async function firstMinutes(page: Page): Promise<void> {
     ['pop', 2.2, 'typed'],
     ['steal', 3.45, 'typed'],
   ]);
-  await page.getByRole('navigation', { name: 'Work' }).getByRole('link', { name: 'Team' }).click();
+  await coach.go('Team');
   await expect(page.getByRole('link', { name: 'Dara Whitlock' })).toBeVisible();
 }
 

@@ -4,6 +4,7 @@ import type { Reading } from '@bradyon/core/timing';
 import type { Page } from '@playwright/test';
 
 const ADDRESSES = {
+  Game: /\/games/,
   Time: /\/timing/,
   Steal: /\/steals/,
   Leads: /\/leads/,
@@ -185,10 +186,16 @@ export class Coach {
   }
 
   async go(work: keyof typeof ADDRESSES): Promise<void> {
-    await this.page
-      .getByRole('navigation', { name: 'Work' })
-      .getByRole('link', { name: work })
-      .click();
+    const rooms = this.page.getByRole('navigation', { name: 'Work' });
+    const link = rooms.getByRole('link', { name: work });
+    const more = rooms.locator('.rail-more > button');
+    await link.or(more).filter({ visible: true }).first().waitFor();
+    // On a phone not every room has a place in the bar.
+    if (await link.isVisible()) await link.click();
+    else {
+      await more.click();
+      await rooms.getByRole('button', { name: work }).last().click();
+    }
     // Its page is fetched first; until then the address is the old one.
     await this.page.waitForURL(ADDRESSES[work]);
   }

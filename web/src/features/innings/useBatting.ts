@@ -86,7 +86,8 @@ export function useBatting(teamId: TeamId) {
       data?.find((row) => row.personId === personId) ?? null,
     save,
     remove,
-    isLoading: data === undefined && error === null,
+    // What the games say counts too: a figure without it would be another's.
+    isLoading: (data === undefined && error === null) || games.isPending,
     error: data === undefined ? error : null,
     retry: () => void refetch(),
   };
