@@ -106,8 +106,8 @@ async function takeAll(browser, address) {
       await page.locator('.lineup').waitFor();
       await take('lineup');
     }
-    await work.getByRole('link', { name: 'Team' }).click();
     if (device === '') {
+      await work.getByRole('link', { name: 'Team' }).click();
       await take('team');
       await page.getByRole('link', { name: 'Dara Whitlock' }).click();
       await take('person');
