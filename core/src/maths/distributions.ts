@@ -1,5 +1,3 @@
-import beta from '@stdlib/stats-base-dists-beta-cdf';
-import betaInverse from '@stdlib/stats-base-dists-beta-quantile';
 import normal from '@stdlib/stats-base-dists-normal-cdf';
 import student from '@stdlib/stats-base-dists-t-cdf';
 import quantile from '@stdlib/stats-base-dists-t-quantile';
@@ -33,27 +31,4 @@ export function studentQuantile(chance: number, freedom: number): number {
     throw new RangeError('studentQuantile needs a chance between 0 and 1 and freedom above 0');
   }
   return quantile(chance, freedom);
-}
-
-/**
- * The chance that a Beta number is at most x.
- * @param a above 0
- * @param b above 0
- * @example betaCdf(0.3, 2, 5) // 0.579825
- */
-export function betaCdf(x: number, a: number, b: number): number {
-  if (!(a > 0 && b > 0)) throw new RangeError('betaCdf needs a and b above 0');
-  return beta(x, a, b);
-}
-
-/**
- * The number that a Beta number stays below with the given chance.
- * @param chance 0 to 1
- * @example betaQuantile(0.5, 4, 9) // 0.2975756...
- */
-export function betaQuantile(chance: number, a: number, b: number): number {
-  if (!(chance >= 0 && chance <= 1) || !(a > 0 && b > 0)) {
-    throw new RangeError('betaQuantile needs a chance from 0 to 1, and a and b above 0');
-  }
-  return betaInverse(chance, a, b);
 }

@@ -1,4 +1,4 @@
-export { normalCdf, betaQuantile, studentCdf, studentQuantile } from './distributions.ts';
+export { normalCdf, studentCdf, studentQuantile } from './distributions.ts';
 export { makeRandom, normalDraw, type Random } from './random.ts';
 export { rootOf } from './root.ts';
 export { EIGHT_IN_TEN, mean, sampleDeviation, type Spread } from './spread.ts';

@@ -1,4 +1,4 @@
-import { betaQuantile } from '../maths/index.ts';
+import { betaQuantile } from '../maths/beta.ts';
 
 /** What is believed of how often a player misses a sign: a Beta, as of a day. */
 export interface MissBelief {

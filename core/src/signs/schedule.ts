@@ -1,4 +1,4 @@
-import { betaQuantile } from '../maths/index.ts';
+import { betaQuantile } from '../maths/beta.ts';
 import { afterSign, LATE_SECONDS, missPrior, type MissBelief } from './misses.ts';
 
 /** What a player knows of one sign: how long it stays, how quickly it comes, how often it is missed. */

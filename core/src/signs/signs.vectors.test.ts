@@ -9,7 +9,7 @@ import validations from '../../vectors/signs/validate.json';
 import cards from '../../vectors/signs/cards.json';
 import rng from '../../vectors/signs/rng.json';
 import { makeRandom } from '../maths/index.ts';
-import { betaCdf, betaQuantile } from '../maths/distributions.ts';
+import { betaCdf, betaQuantile } from '../maths/beta.ts';
 import { loadOf } from './learn.ts';
 import { afterSign, missOf, missPrior, pairMisses } from './misses.ts';
 import { issueNumberCard } from './numberCard.ts';

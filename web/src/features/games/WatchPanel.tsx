@@ -65,7 +65,7 @@ export function WatchPanel({ desk, hasKeys = true }: { desk: Desk; hasKeys?: boo
                   setFromSet(!fromSet);
                 }}
               >
-                From set
+                Hold
               </Button>
             </>
           )}

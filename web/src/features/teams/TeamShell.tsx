@@ -2,7 +2,7 @@ import type { Team } from '@bradyon/contract/teams';
 import { describeLeadRule } from '@bradyon/core/rules';
 import { LEVELS } from '@bradyon/core/timing';
 import { ChevronDown, LogOut, Moon, Sun, UserCog } from 'lucide-react';
-import { useEffect, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
 import Dropdown from 'react-bootstrap/Dropdown';
 import { Link, Outlet, useNavigate, useParams } from 'react-router';
 import {
@@ -15,11 +15,13 @@ import {
   useTheme,
 } from '../../ui/index.ts';
 import { SignOutDialog, useAccount } from '../accounts/index.ts';
-import { GuestDoor } from './GuestDoor.tsx';
 import { Rail } from './Rail.tsx';
 import { StripSlotElement } from './StripSlot.tsx';
 import './TeamShell.scss';
 import { OpenTeam, useLastTeam, useTeams } from './useTeams.ts';
+
+/** Few come in by a code: the others need not wait for it. */
+const GuestDoor = lazy(async () => ({ default: (await import('./GuestDoor.tsx')).GuestDoor }));
 
 /** The frame around a team's pages: where things stand on top, the work beside it. */
 export function TeamShell({ saving }: { saving: ReactNode }) {
@@ -57,7 +59,13 @@ export function TeamShell({ saving }: { saving: ReactNode }) {
           <Strip team={team} teams={teams} saving={saving} slotRef={setSlot} />
           {team.role !== 'guest' && <Rail teamId={team.id} />}
           <main className="shell-page" key={team.id}>
-            {team.role === 'guest' ? <GuestDoor /> : <Outlet />}
+            {team.role === 'guest' ? (
+              <Suspense fallback={<Loading what="the game" />}>
+                <GuestDoor />
+              </Suspense>
+            ) : (
+              <Outlet />
+            )}
           </main>
         </div>
       </StripSlotElement>

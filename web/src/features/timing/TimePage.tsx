@@ -1,5 +1,5 @@
 import type { Ruleset } from '@bradyon/core/rules';
-import type { ComponentType } from 'react';
+import { lazy, Suspense, type ComponentType } from 'react';
 import { useSearchParams } from 'react-router';
 import { Choice, Failure, Loading, useTitle, useKeys } from '../../ui/index.ts';
 import { usePeople } from '../people/index.ts';
@@ -11,7 +11,9 @@ import { OutfieldWatch } from './OutfieldWatch.tsx';
 import { RunnersWatch } from './RunnersWatch.tsx';
 import './TimePage.scss';
 import { TimeTabs } from './TimeTabs.tsx';
-import { TypedTimes } from './TypedTimes.tsx';
+
+/** The sheet of paper comes when it is opened: the watch is there sooner without it. */
+const TypedTimes = lazy(async () => ({ default: (await import('./TypedTimes.tsx')).TypedTimes }));
 
 type WatchName = 'battery' | 'innings' | 'runners' | 'outfield' | 'leave' | 'typed';
 const WATCHES: {
@@ -71,7 +73,9 @@ export function TimePage({ Verdict }: WatchProps) {
           onChange={take}
         />
       </div>
-      <inHand.Watch Verdict={Verdict} />
+      <Suspense fallback={<Loading what="the sheet" />}>
+        <inHand.Watch Verdict={Verdict} />
+      </Suspense>
     </div>
   );
 }
