@@ -40,7 +40,7 @@ test('two innings on three devices: one goes away and comes back, and all say th
   await ball.getByRole('button', { name: 'Save' }).click();
   await stands(first, /Runner on first/);
   await expect(first.getByText(/safe, needs/)).toBeVisible();
-  await first.getByRole('button', { name: /^Pick/ }).click();
+  await first.getByRole('button', { name: 'Pick', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Pickoff to first, back' })).toBeVisible();
   await third.getByRole('button', { name: 'Steal', exact: true }).click();
   await third.getByRole('dialog').getByRole('button', { name: 'Save' }).click();

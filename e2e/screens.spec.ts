@@ -174,13 +174,15 @@ test('everything touched in a game is at least 48 px high', async ({ browser }) 
       .locator('main :is(button, select, .game summary, .choice-option, .btn)')
       .filter({ visible: true });
     await expect(touched).not.toHaveCount(0);
-    const low = await touched.evaluateAll((all) =>
-      all
-        .filter((each) => each.getBoundingClientRect().height < 47.5)
-        .map((each) => each.outerHTML.slice(0, 120)),
-    );
-    // A choice's own border belongs to it: 48 px with it.
-    expect(low.filter((html) => !html.includes('choice-option'))).toEqual([]);
+    await expect(async () => {
+      const low = await touched.evaluateAll((all) =>
+        all
+          .filter((each) => each.getBoundingClientRect().height < 47.5)
+          .map((each) => each.outerHTML.slice(0, 120)),
+      );
+      // A choice's own border belongs to it: 48 px with it.
+      expect(low.filter((html) => !html.includes('choice-option'))).toEqual([]);
+    }).toPass();
   }
   await context.close();
 });

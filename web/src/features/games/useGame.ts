@@ -51,7 +51,7 @@ export function useGames(teamId: TeamId) {
 export function useGameNow(teamId: TeamId, gameId: GameId) {
   const list = keptEntries(teamId, gameId);
   const now = useStore(liveGame(teamId, gameId));
-  const { error, refetch } = useQuery({
+  const { data, error, failureCount, fetchStatus, refetch } = useQuery({
     queryKey: ['game-entries', teamId, gameId],
     // Only how far it has come: the entries are in the list.
     queryFn: () => list.sync(),
@@ -61,9 +61,12 @@ export function useGameNow(teamId: TeamId, gameId: GameId) {
     list.state as never,
     (state: { isComplete: boolean }) => state.isComplete,
   );
+  // What this device kept may be behind: a tap before the first answer would go to a pitch long thrown. With
+  // no network, or after a first failure, what is kept has to do.
+  const isAsking = data === undefined && failureCount === 0 && fetchStatus === 'fetching';
   return {
     now,
-    isLoading: !isComplete && error === null && now.events.length === 0,
+    isLoading: isAsking || (!isComplete && error === null && now.events.length === 0),
     error: isComplete || now.events.length > 0 ? null : error,
     retry: () => void refetch(),
   };
