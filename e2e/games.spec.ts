@@ -230,6 +230,28 @@ test('a game ends, its box is read, and its file comes in as another game', asyn
   await expect(page.getByText(/6 in games here|8 in games here/).first()).toBeVisible();
 });
 
+test('a game that was left takes no tap before the server has said where it stands', async ({
+  page,
+}) => {
+  const coach = new GameDay(page);
+  await coach.makeRosters();
+  await coach.openGame();
+  const path = coach.gamePath();
+  let answer = (): void => undefined;
+  const held = new Promise<void>((resolve) => {
+    answer = resolve;
+  });
+  await page.route('**/entries?since=*', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto(`${path}/log`);
+  await expect(page.getByText('Loading the game')).toBeVisible();
+  await expect(page.getByLabel('Type in from paper')).toHaveCount(0);
+  answer();
+  await expect(page.getByLabel('Type in from paper')).toBeVisible();
+});
+
 test('a pitch is changed where it stands, the book is corrected, and a wrong tap is said to be wrong', async ({
   page,
 }) => {

@@ -12,7 +12,7 @@ import {
 } from '@bradyon/core/games';
 import type { GameEntryId, GameId, PersonId, TeamId } from '@bradyon/core/units';
 import { useQuery } from '@tanstack/react-query';
-import { createContext, useContext, useEffect, useMemo } from 'react';
+import { createContext, useContext, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { newId, queryClient, request } from '../../api/index.ts';
 import { notify } from '../../ui/index.ts';
@@ -62,11 +62,14 @@ export function useGameNow(teamId: TeamId, gameId: GameId) {
     (state: { isComplete: boolean }) => state.isComplete,
   );
   // What this device kept may be behind: a tap before the first answer would go to a pitch long thrown. With
-  // no network, or after a first failure, what is kept has to do.
+  // no network, or after a first failure, what is kept has to do; a desk that shows is never taken away again.
   const isAsking = data === undefined && failureCount === 0 && fetchStatus === 'fetching';
+  const [shown, setShown] = useState<GameId | null>(null);
+  if (!isAsking && shown !== gameId) setShown(gameId);
   return {
     now,
-    isLoading: isAsking || (!isComplete && error === null && now.events.length === 0),
+    isLoading:
+      (isAsking && shown !== gameId) || (!isComplete && error === null && now.events.length === 0),
     error: isComplete || now.events.length > 0 ? null : error,
     retry: () => void refetch(),
   };
