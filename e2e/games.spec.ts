@@ -236,12 +236,22 @@ test('a game that was left takes no tap before the server has said where it stan
   const coach = new GameDay(page);
   await coach.makeRosters();
   await coach.openGame();
+  await page.keyboard.press('b');
+  await stands(page, /count 1 and 0/);
   const path = coach.gamePath();
+  // It is on the device: without an answer it shows what it had.
+  const entries = '**/entries?since=*';
+  await page.route(entries, (route) => route.abort());
+  await expect(async () => {
+    await page.goto(`${path}/log`);
+    await expect(page.getByLabel('Type in from paper')).toBeVisible({ timeout: 5000 });
+  }).toPass();
+  await page.unroute(entries);
   let answer = (): void => undefined;
   const held = new Promise<void>((resolve) => {
     answer = resolve;
   });
-  await page.route('**/entries?since=*', async (route) => {
+  await page.route(entries, async (route) => {
     await held;
     await route.continue();
   });
@@ -390,7 +400,7 @@ test('the chance on the screen is what the core makes of the exported team', asy
   const [pitcher, catcher] = [personOf(now.pitcher), personOf(now.catcher)];
   if (!pitcher || !catcher) throw new Error('there is a battery');
   const [race] = stealsHere(
-    state,
+    state.bases,
     { field, of, runner: (person) => runnerOf(person, of(person), field) },
     personOf,
     {

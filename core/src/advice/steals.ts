@@ -43,7 +43,7 @@ export type NeededFor = (gamble: StealHere['gamble']) => number;
  * @param style how the next pitch is expected to be delivered
  */
 export function stealsHere(
-  state: GameState,
+  bases: GameState['bases'],
   times: KnownPeople,
   personOf: (id: PersonId | null) => Person | null,
   {
@@ -60,7 +60,6 @@ export function stealsHere(
     together?: boolean;
   },
 ): StealHere[] {
-  const { bases } = state;
   return WAYS.flatMap(({ from, to, base, gamble }): StealHere[] => {
     const runner = personOf(bases[from]);
     if (!runner || (!together && to !== 4 && bases[to] !== null)) return [];

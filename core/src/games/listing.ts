@@ -1,7 +1,7 @@
 import type { EventKind, GameEvent } from './events.ts';
 import type { Reason } from './reasons.ts';
 import { comparePlaces, type Slot } from './slot.ts';
-import { same, slotOf, thingsOf, type Settle, type Telling, type Thing } from './things.ts';
+import { same, slotOf, type Settle, type Telling } from './things.ts';
 
 /** An entry that is not counted, and why. */
 export interface Flagged {
@@ -140,7 +140,7 @@ function hiddenOf(
   return hidden;
 }
 
-/** Whether an entry can be read on from where the list stands: new, last of all, and about nothing before it. */
+/** Whether an entry can be read on from where the list stands: new, last of all, and of no earlier place. */
 export function isPlain(
   event: GameEvent,
   { byId, lastSeq }: Prepared,
@@ -149,19 +149,17 @@ export function isPlain(
   if (!(event.kind in KNOWN) || ALWAYS_ANEW.has(event.kind) || byId.has(event.id)) return false;
   const slot = slotOf(event);
   if (!slot || !lastSlot || (event.seq ?? Number.POSITIVE_INFINITY) < lastSeq) return false;
-  return comparePlaces(slot, lastSlot) > 0;
+  return comparePlaces(slot, lastSlot) >= 0;
 }
 
 const ALWAYS_ANEW: ReadonlySet<string> = new Set(['opened', 'undo', 'settle']);
 
 /** Takes an entry in behind all others. */
-export function addTo(prepared: Prepared, event: GameEvent): Thing {
+export function addTo(prepared: Prepared, event: GameEvent): Telling {
   const rank = prepared.byId.size;
   prepared.byId.set(event.id, { event, rank });
   prepared.lastSeq = event.seq ?? Number.POSITIVE_INFINITY;
   const slot = slotOf(event);
-  const telling: Telling[] = slot ? [{ event, slot, rank, isHidden: false }] : [];
-  const [thing] = thingsOf(telling, []);
-  if (!thing) throw new RangeError('addTo needs an entry with a slot');
-  return thing;
+  if (!slot) throw new RangeError('addTo needs an entry with a slot');
+  return { event, slot, rank, isHidden: false };
 }

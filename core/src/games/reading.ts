@@ -76,20 +76,39 @@ export function gameReader(): (events: readonly GameEvent[]) => Reading {
     else known = [...events];
     const isReadOn = more.every((event) => {
       if (!isPlain(event, prepared, steps.at(-1)?.thing.slot)) return false;
-      const step = stepFrom(steps, addTo(prepared, event));
-      steps.push(step);
-      reading = withStep(reading, step, steps, prepared.flagged);
+      const telling = addTo(prepared, event);
+      // Whatever stands at the same place may be the same thing, or come after it.
+      const from = steps.findLastIndex(
+        ({ thing: { kind, slot } }) => kind === 'opened' || comparePlaces(slot, telling.slot) < 0,
+      );
+      const here = steps.slice(from + 1).flatMap(({ thing }) => thing.tellings);
+      readFrom(
+        from + 1,
+        [...here, telling].toSorted((a, b) => a.rank - b.rank),
+      );
       return true;
     });
     if (isLonger && isReadOn) return reading;
     prepared = prepare(events);
-    const things = inOrder(thingsOf(prepared.tellings, prepared.settles), comparePlaces);
-    const same = things.findIndex((thing, index) => !isSameThing(thing, steps[index]?.thing));
-    steps = steps.slice(0, same < 0 ? things.length : same);
-    for (const thing of things.slice(steps.length)) steps.push(stepFrom(steps, thing));
-    reading = { state: steps.at(-1)?.state ?? null, ...collect(steps, prepared.flagged) };
+    readFrom(0, prepared.tellings);
     return reading;
   };
+
+  /** Puts these in the place of all steps from an index on; of those, the ones that stay the same are not read again. */
+  function readFrom(from: number, tellings: readonly Telling[]): void {
+    const things = inOrder(thingsOf(tellings, prepared.settles), comparePlaces);
+    const before = steps.slice(from);
+    const differs = things.findIndex((thing, index) => !isSameThing(thing, before[index]?.thing));
+    const kept = differs < 0 ? things.length : differs;
+    steps = steps.slice(0, from + kept);
+    for (const thing of things.slice(kept)) steps.push(stepFrom(steps, thing));
+    const last = steps.at(-1);
+    const isOneMore = kept === before.length && things.length === kept + 1;
+    reading =
+      isOneMore && last
+        ? withStep(reading, last, steps, prepared.flagged)
+        : { state: last?.state ?? null, ...collect(steps, prepared.flagged) };
+  }
 }
 
 function isSameThing(thing: Thing, before: Thing | undefined): boolean {

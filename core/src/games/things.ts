@@ -76,9 +76,7 @@ const word = (value: unknown): string => (typeof value === 'string' ? value : '?
 export function thingsOf(tellings: readonly Telling[], settles: readonly Settle[]): Thing[] {
   const groups = new Map<string, Telling[]>();
   for (const telling of tellings) {
-    const { event } = telling;
-    const kind = classOf(event);
-    const key = kind === null ? `alone ${event.id}` : `${event.slot} ${kind}`;
+    const { key } = placed(telling.event);
     const group = groups.get(key);
     if (group) group.push(telling);
     else groups.set(key, [telling]);
@@ -86,11 +84,10 @@ export function thingsOf(tellings: readonly Telling[], settles: readonly Settle[
   return [...groups].flatMap(([key, group]): Thing[] => {
     const [first] = group;
     if (!first) return [];
-    const kind = classOf(first.event) ?? first.event.kind;
     return [
       {
         key,
-        kind: kind.split(':')[0] ?? kind,
+        kind: placed(first.event).kind,
         slot: first.slot,
         slotText: first.event.slot,
         tellings: group,
@@ -234,5 +231,25 @@ export function filledIn(holder: GameEvent, other: GameEvent): GameEvent {
 }
 
 export function slotOf(event: GameEvent): Slot | null {
-  return typeof event.slot === 'string' ? parseSlot(event.slot) : null;
+  return placed(event).slot;
+}
+
+/** Where an entry belongs; it never changes, and every reading of a list asks for all of them again. */
+interface Placed {
+  slot: Slot | null;
+  key: string;
+  kind: string;
+}
+const known = new WeakMap<GameEvent, Placed>();
+
+function placed(event: GameEvent): Placed {
+  const before = known.get(event);
+  if (before) return before;
+  const slot = typeof event.slot === 'string' ? parseSlot(event.slot) : null;
+  const told = classOf(event);
+  const [kind = ''] = (told ?? event.kind).split(':');
+  const isAlone = slot === null || told === null;
+  const found = { slot, kind, key: isAlone ? `alone ${event.id}` : `${event.slot} ${told}` };
+  known.set(event, found);
+  return found;
 }

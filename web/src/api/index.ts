@@ -3,7 +3,7 @@ export { changeKept } from './changeKept.ts';
 export { growingList, type GrowingList } from './growing.ts';
 export { newId } from './ids.ts';
 export type { Answer, Entry } from './outbox.ts';
-export { RefusedError, request } from './request.ts';
+export { LONGEST_WORK_MS, RefusedError, request } from './request.ts';
 export { beginSession, endSession, lastAccount, session } from './session.ts';
 export { currentOf } from './stale.ts';
 export { hearTabs } from './tabs.ts';

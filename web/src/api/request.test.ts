@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { newId } from './ids.ts';
-import { RefusedError, request } from './request.ts';
+import { RefusedError, request, UnreachableError } from './request.ts';
 
 function answer(status: number, body: unknown, type = 'application/json'): void {
   const content = body === null ? null : JSON.stringify(body);
@@ -8,7 +8,17 @@ function answer(status: number, body: unknown, type = 'application/json'): void 
   vi.stubGlobal('fetch', () => Promise.resolve(response));
 }
 
+/** Ends only when it is given up. */
+function hanging(_path: string, { signal }: RequestInit): Promise<Response> {
+  return new Promise((_, reject) => {
+    signal?.addEventListener('abort', () => {
+      reject(new Error('aborted'));
+    });
+  });
+}
+
 afterEach(() => {
+  vi.restoreAllMocks();
   vi.unstubAllGlobals();
 });
 
@@ -33,6 +43,34 @@ describe('request', () => {
   it('says so when nothing answers', async () => {
     vi.stubGlobal('fetch', () => Promise.reject(new TypeError('network')));
     await expect(request('GET', '/api/x')).rejects.toThrow('Can’t reach the server');
+  });
+
+  it('gives up on a network that takes the request and never answers', async () => {
+    vi.stubGlobal('fetch', hanging);
+    const isUp = new AbortController();
+    vi.spyOn(AbortSignal, 'timeout').mockReturnValue(isUp.signal);
+    const asked = request('GET', '/api/x');
+    isUp.abort();
+    await expect(asked).rejects.toEqual(
+      new UnreachableError('Can’t reach the server. Check your connection.', false),
+    );
+  });
+
+  it('gives up on an answer that stops half way', async () => {
+    const isUp = new AbortController();
+    vi.spyOn(AbortSignal, 'timeout').mockReturnValue(isUp.signal);
+    const body = new ReadableStream({
+      start(stream) {
+        isUp.signal.addEventListener('abort', () => {
+          stream.error(new Error('cut'));
+        });
+      },
+    });
+    const headers = { 'Content-Type': 'application/json' };
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response(body, { headers })));
+    const asked = request('GET', '/api/x');
+    isUp.abort();
+    await expect(asked).rejects.toThrow('Can’t reach the server');
   });
 });
 

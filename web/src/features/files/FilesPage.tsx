@@ -24,7 +24,7 @@ import { Download } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
-import { request } from '../../api/index.ts';
+import { LONGEST_WORK_MS, request } from '../../api/index.ts';
 import {
   Choice,
   Failure,
@@ -115,7 +115,8 @@ function TakeOut() {
   const whole = async (): Promise<void> => {
     setBusy(true);
     try {
-      const file = await request<TeamFile>('GET', `/api/teams/${team.id}/export`);
+      const path = `/api/teams/${team.id}/export`;
+      const file = await request<TeamFile>('GET', path, undefined, LONGEST_WORK_MS);
       download(name('team', 'json'), JSON.stringify(file, null, 1), 'application/json');
     } catch (error) {
       notify(error instanceof Error ? error.message : 'The export failed. Try again.');

@@ -1,4 +1,5 @@
 import { footWorth, roundedUp } from '@bradyon/core/steals';
+import { memo } from 'react';
 import { distance, percent, RaceView, seconds, VerdictBadge } from '../../ui/index.ts';
 import { personLabel } from '../people/index.ts';
 import { gapOf, lanesOf, wordsOf } from '../steals/index.ts';
@@ -36,17 +37,33 @@ export function VerdictLine({ desk }: { desk: Desk }) {
   );
 }
 
-/** The race of the runner who matters, with the verdict above it. */
-export function RaceBox({ desk }: { desk: Desk }) {
-  const { race, needed, safeLeadFeet, pitcher, catcher } = desk;
-  const { situation } = useGame();
-  if (!race) {
-    return (
-      <section className="race-box" aria-label="The race">
+/** The race of the runner who matters, with the verdict above it. @param behind what is drawn under the verdict */
+export function RaceBox({ desk, behind }: { desk: Desk; behind: Desk }) {
+  const isOn = desk.race !== null && behind.race !== null;
+  return (
+    <section className="race-box" aria-label="The race">
+      <div className="race-head">
         <VerdictLine desk={desk} />
-      </section>
-    );
-  }
+        {isOn && <RaceUnder desk={behind} />}
+      </div>
+      {isOn && <RaceDrawn desk={behind} />}
+    </section>
+  );
+}
+
+const RaceUnder = memo(function RaceUnder({ desk: { safeLeadFeet, situation } }: { desk: Desk }) {
+  return (
+    <p className="race-under">
+      {safeLeadFeet !== null && <span>Safe lead {distance(safeLeadFeet)}</span>}
+      {situation.picksLeft !== null && <span>{situation.picksLeft} throws over left</span>}
+      {situation.picks > 0 && <span>{situation.picks} over to this batter</span>}
+    </p>
+  );
+});
+
+const RaceDrawn = memo(function RaceDrawn({ desk }: { desk: Desk }) {
+  const { race, needed, pitcher, catcher } = desk;
+  if (!race) return null;
   const { steal, base, question, runner } = race;
   const names = { pitcher, catcher, runner };
   const foot = footWorth(question, steal);
@@ -59,22 +76,12 @@ export function RaceBox({ desk }: { desk: Desk }) {
     footSeconds: foot.seconds,
   });
   return (
-    <section className="race-box" aria-label="The race">
-      <div className="race-head">
-        <VerdictLine desk={desk} />
-        <p className="race-under">
-          {safeLeadFeet !== null && <span>Safe lead {distance(safeLeadFeet)}</span>}
-          {situation.picksLeft !== null && <span>{situation.picksLeft} throws over left</span>}
-          {situation.picks > 0 && <span>{situation.picks} over to this batter</span>}
-        </p>
-      </div>
-      <RaceView
-        lanes={lanesOf(steal.legs)}
-        gapWords={words.gap}
-        gapGood={gapOf(steal.legs) >= 0}
-        twin={words.twin}
-        size="compact"
-      />
-    </section>
+    <RaceView
+      lanes={lanesOf(steal.legs)}
+      gapWords={words.gap}
+      gapGood={gapOf(steal.legs) >= 0}
+      twin={words.twin}
+      size="compact"
+    />
   );
-}
+});

@@ -16,12 +16,14 @@ import {
 } from '@bradyon/core/advice';
 import { baseOut, breakEvenOf, type Value } from '@bradyon/core/innings';
 import { longestLead } from '@bradyon/core/leads';
+import type { Situation } from '@bradyon/core/games';
 import type { Person } from '@bradyon/core/people';
 import { pitchesFor } from '@bradyon/core/race';
 import { expectedTime } from '@bradyon/core/sprint';
 import { judgeSteal } from '@bradyon/core/steals';
 import { plainContext, rhythmOf, type DeliveryStyle } from '@bradyon/core/timing';
 import type { GameId, PersonId } from '@bradyon/core/units';
+import { useMemo } from 'react';
 import { useLineupOdds, type GameSituation, type LineupOdds } from '../innings/index.ts';
 import { spreadOfEstimate, useLeads } from '../leads/index.ts';
 import { orTypical, usePlaying } from '../people/index.ts';
@@ -42,8 +44,12 @@ const MS_PER_DAY = 86_400_000;
 /** How often their runner goes on one pitch, while nothing of them is known. Judgement. */
 const THEY_GO = 0.12;
 
-/** What an open game's screens show: the race, what is worth doing, what to say. */
+/**
+ * What an open game's screens show: the race, what is worth doing, what to say. The last two are worked out when
+ * they are asked for: a tap waits for the race alone.
+ */
 export interface Desk {
+  situation: Situation;
   /** Where it stands, as the other screens ask about it. */
   stands: GameSituation;
   /** The race that matters on the next pitch: the usual way of the nearest base that is free; null: nobody may go. */
@@ -91,43 +97,47 @@ export function useDesk(game: GameInHand): Desk {
   const { playing, pick } = usePlaying(team.id);
   const { situation, now, ours, theirs, weBat } = game;
   const { state } = now.reading;
-  const present = (ids: readonly PersonId[]): Person[] =>
-    ids.flatMap((id) => game.person(id) ?? []);
+  const { person } = game;
+  const present = (ids: readonly PersonId[]): Person[] => ids.flatMap((id) => person(id) ?? []);
   const odds = useLineupOdds(present(situation.order[ours]), present(situation.order[theirs]));
 
-  const pitcher = orTypical(game.person(situation.pitcher), 'pitcher');
-  const catcher = orTypical(game.person(situation.catcher), 'catcher');
-  const batter = game.person(situation.batter);
-  const { style } = playing;
+  const isOver = situation.over !== null;
   const bases = basesOf(situation);
-  const spot = Math.max(0, situation.order[ours].indexOf(weBat ? situation.batter : nextOf(game)));
   const outs = Math.min(2, situation.outs);
-  const stands = {
+  const stands = useSame({
     bases,
     outs,
     inning: situation.inning,
     half: ours === 'away' ? ('top' as const) : ('bottom' as const),
     batting: weBat ? ('we' as const) : ('they' as const),
-    spot,
+    spot: Math.max(0, situation.order[ours].indexOf(weBat ? situation.batter : nextOf(game))),
     lead: situation.runs[ours] - situation.runs[theirs],
-  };
-  const value = odds.valueAt(stands);
-  const breakEven = (gamble: StealHere['gamble']) =>
-    breakEvenOf(gamble, baseOut(bases, outs), value);
-  const needed = (gamble: StealHere['gamble']): number => {
-    const found = breakEven(gamble)?.needed;
-    if (typeof found === 'number') return Math.min(MOST_NEEDED, Math.max(0.02, found));
-    return found === 'always' ? 0.02 : found === undefined ? team.neededChance : MOST_NEEDED;
-  };
-  const ask = { needed, style, battery: { pitcher, catcher }, batter };
-  const isOver = situation.over !== null;
-  const steals = state && !isOver ? stealsHere(state, times, game.person, ask) : [];
-  const together =
-    state && !isOver && situation.bases.first && situation.bases.second
-      ? stealsHere(state, times, game.person, { ...ask, together: true })
-      : [];
-  const race = steals.find(({ base }) => base !== 'home') ?? steals[0] ?? null;
-  const stake = race && breakEven(race.gamble);
+  });
+  const { style } = playing;
+  const { pitcher: pitcherId, catcher: catcherId, batter: batterId } = situation;
+  const onBase = useSame(state && !isOver ? state.bases : null);
+  // A ball or a strike changes nothing of it, and it is the dearest part of the desk.
+  const races = useMemo(() => {
+    const pitcher = orTypical(person(pitcherId), 'pitcher');
+    const catcher = orTypical(person(catcherId), 'catcher');
+    const batter = person(batterId);
+    const value = odds.valueAt(stands);
+    const breakEven = (gamble: StealHere['gamble']) =>
+      breakEvenOf(gamble, baseOut(stands.bases, stands.outs), value);
+    const needed = (gamble: StealHere['gamble']): number => {
+      const found = breakEven(gamble)?.needed;
+      if (typeof found === 'number') return Math.min(MOST_NEEDED, Math.max(0.02, found));
+      return found === 'always' ? 0.02 : found === undefined ? team.neededChance : MOST_NEEDED;
+    };
+    const ask = { needed, style, battery: { pitcher, catcher }, batter };
+    const steals = onBase ? stealsHere(onBase, times, person, ask) : [];
+    const together =
+      onBase?.[1] && onBase[2] ? stealsHere(onBase, times, person, { ...ask, together: true }) : [];
+    const race = steals.find(({ base }) => base !== 'home') ?? steals[0] ?? null;
+    const stake = race && breakEven(race.gamble);
+    return { pitcher, catcher, batter, value, needed, steals, together, race, stake };
+  }, [pitcherId, catcherId, batterId, onBase, stands, style, odds, times, person, team]);
+  const { pitcher, catcher, batter, value, needed, steals, together, race, stake } = races;
   const rates = batter
     ? (odds[weBat ? 'ours' : 'theirs'].find(({ person }) => person.id === batter.id) ?? null)
     : null;
@@ -143,11 +153,12 @@ export function useDesk(game: GameInHand): Desk {
     allowed: odds.game.allowed,
     infieldIn: situation.alignment?.infield === 'in',
   };
-  const plays = isOver
-    ? []
-    : weBat
+  const plays = onceAsked(() => {
+    if (isOver) return [];
+    return weBat
       ? playsAtBat(spotHere, judgedOf(steals, together))
       : playsInField(spotHere, theirSteal());
+  });
 
   function theirSteal() {
     if (!race) return null;
@@ -173,7 +184,6 @@ export function useDesk(game: GameInHand): Desk {
       kind === 'hold' && asideReason === null ? [seconds] : [],
     )
     .toReversed();
-  const known = knownOf();
   function knownOf(): Known {
     const pops = times.readingsOf(catcher.id).filter(({ kind }) => kind === 'pop');
     const newest = pops[0]?.takenAt;
@@ -192,7 +202,7 @@ export function useDesk(game: GameInHand): Desk {
       deliveryTimed: deliveries.length,
       slideStepsSeen: deliveries.filter((each) => each.style === 'slideStep').length,
       popIsOld: newest === undefined || Date.parse(newest) < nowMs - OLD_POP_DAYS * MS_PER_DAY,
-      walkPays: plays.some(({ play, worth }) => play === 'walkOnPurpose' && worth > 0),
+      walkPays: plays().some(({ play, worth }) => play === 'walkOnPurpose' && worth > 0),
       missedSign: lastSign?.kind === 'sign' && lastSign.seen === false,
       nearThrowLimit: isNearLimit(),
     };
@@ -204,13 +214,13 @@ export function useDesk(game: GameInHand): Desk {
     return limit !== null && own >= limit - 5;
   }
 
-  const said = saidNow(reminders.rules, known);
-  function saidNow(rules: readonly Reminder[], about: Known): readonly Said[] {
+  const said = onceAsked(() => saidNow(reminders.rules));
+  function saidNow(rules: readonly Reminder[]): readonly Said[] {
     if (!state || isOver) return [];
     const pitch = now.events.filter(({ kind }) => kind === 'pitch').length;
     const kept = heardIn.get(game.game.id) ?? { pitch: -1, before: {}, now: {} };
     const before = kept.pitch === pitch ? kept.before : kept.now;
-    const facts = factsOf(state, ours, team.level, about);
+    const facts = factsOf(state, ours, team.level, knownOf());
     const swing = stake ? Math.max(0, stake.safe - stake.out) : null;
     const chosen = choose(rules, facts, { memory: before, pitch, stake: swing });
     heardIn.set(game.game.id, { pitch, before, now: chosen.memory });
@@ -224,12 +234,12 @@ export function useDesk(game: GameInHand): Desk {
     outs: outsWords(situation.outs),
     hold: (rhythmOf(holds)?.counts ?? []).slice(-3).join(', '),
   };
-  const line = lineOf();
+  const line = onceAsked(lineOf);
   function lineOf(): string {
     const parts = [
       ...(figures.sum === '' ? [] : [figures.sum]),
       figures.outs,
-      ...said
+      ...said()
         .filter(({ reminder: { to, id } }) => to.startsWith('runner') && !/outs|sum/.test(id))
         .slice(0, 1)
         .map(({ reminder }) => filled(reminder.say, figures).replace(/\.$/, '')),
@@ -238,12 +248,12 @@ export function useDesk(game: GameInHand): Desk {
   }
 
   return {
+    situation,
     stands,
     race,
     steals,
     needed: race ? needed(race.gamble) : team.neededChance,
     isTie: stake !== null && Math.max(stake.safe - stake.hold, stake.hold - stake.out) < NO_STAKE,
-    plays,
     odds,
     value,
     chanceToWin: weBat ? value(bases, outs, 0, 0) : 1 - value(bases, outs, 0, 0),
@@ -254,12 +264,23 @@ export function useDesk(game: GameInHand): Desk {
     setStyle: (next) => {
       pick({ style: next });
     },
-    line,
     figures,
-    decoy: decoyFor(line),
-    said,
-    safeLeadFeet: safeLead(),
     isReady: !times.isLoading && !leads.isLoading,
+    get plays() {
+      return plays();
+    },
+    get said() {
+      return said();
+    },
+    get line() {
+      return line();
+    },
+    get decoy() {
+      return decoyFor(line());
+    },
+    get safeLeadFeet() {
+      return safeLead();
+    },
   };
 
   function safeLead(): number | null {
@@ -284,6 +305,18 @@ export function useDesk(game: GameInHand): Desk {
       LEAD_RISK,
     );
   }
+}
+
+/** Worked out when it is first asked for, then kept. */
+function onceAsked<T>(work: () => T): () => T {
+  let kept: { value: T } | null = null;
+  return () => (kept ??= { value: work() }).value;
+}
+
+/** The same object as long as it says the same. */
+function useSame<T>(value: T): T {
+  const text = JSON.stringify(value);
+  return useMemo(() => JSON.parse(text) as T, [text]);
 }
 
 /** Who of ours leads off the next time, while they bat. */

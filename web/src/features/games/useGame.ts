@@ -75,29 +75,43 @@ export function useGameNow(teamId: TeamId, gameId: GameId) {
   };
 }
 
+/** How something is told. */
+interface HowTold {
+  /** Where it is put, if not where the game stands. */
+  slot?: string;
+  /** Nobody is told when it does not count. */
+  quiet?: boolean;
+  /** Told just before it, in the same breath. */
+  first?: Telling | null;
+}
+
 /** Tells something of a game: on this device at once, and to the server when it can be reached. */
 export function tellGame(
   teamId: TeamId,
   gameId: GameId,
   telling: Telling,
-  at: { slot?: string; quiet?: boolean } = {},
+  { slot, quiet = false, first = null }: HowTold = {},
 ): GameEntryId {
   const store = liveGame(teamId, gameId);
   const { events, situation } = store.getState();
-  const stands = at.slot ?? situation?.slot ?? 'T1.1.1';
-  const { kind, ...told } = telling;
-  const entry: EntryDraft = {
-    id: newId<GameEntryId>(),
-    device: deviceId(),
-    place: placeOf(gameId),
-    at: new Date().toISOString(),
-    slot: slotToTell(events, stands, telling),
-    kind,
-    told: told,
+  const stands = slot ?? situation?.slot ?? 'T1.1.1';
+  const entryOf = (each: Telling): EntryDraft => {
+    const { kind, ...told } = each;
+    return {
+      id: newId<GameEntryId>(),
+      device: deviceId(),
+      place: placeOf(gameId),
+      at: new Date().toISOString(),
+      slot: slotToTell(events, stands, each),
+      kind,
+      told,
+    };
   };
-  entryWrite.send(teamId, { gameId, entry });
+  const entry = entryOf(telling);
+  const before = first ? [entryOf(first)] : [];
+  entryWrite.send(teamId, ...[...before, entry].map((each) => ({ gameId, entry: each })));
   const flag = store.getState().reading.flagged.find(({ id }) => id === entry.id);
-  if (flag && at.quiet !== true) {
+  if (flag && !quiet) {
     notify(`Not counted. ${REASONS[flag.code]}`, () => {
       tellGame(teamId, gameId, { kind: 'undo', event: entry.id });
     });
@@ -136,7 +150,7 @@ export interface GameInHand {
   name: (id: PersonId | null | undefined) => string;
   people: readonly Person[];
   opponentName: string;
-  tell: (telling: Telling, at?: { slot?: string; quiet?: boolean }) => GameEntryId;
+  tell: (telling: Telling, how?: HowTold) => GameEntryId;
   undoLast: () => void;
   undo: (id: string) => void;
 }
@@ -153,14 +167,16 @@ export function useGame(): GameInHand {
 export function useGameInHand(game: Game | undefined, now: GameNow | null): GameInHand | null {
   const team = useTeam();
   const { people, opponents } = usePeople(team.id);
-  const byId = useMemo(() => new Map(people.map((person) => [person.id, person])), [people]);
+  const person = useMemo((): GameInHand['person'] => {
+    const byId = new Map(people.map((each) => [each.id, each]));
+    return (id) => (id ? (byId.get(id) ?? null) : null);
+  }, [people]);
   return useMemo(() => {
     const state = now?.reading.state;
     const situation = now?.situation;
     if (!game || !now || !state || !situation) return null;
     const { ours } = state;
-    const person: GameInHand['person'] = (id) => (id ? (byId.get(id) ?? null) : null);
-    const tell: GameInHand['tell'] = (telling, at) => tellGame(team.id, game.id, telling, at);
+    const tell: GameInHand['tell'] = (telling, how) => tellGame(team.id, game.id, telling, how);
     const undo: GameInHand['undo'] = (id) => {
       const own = tell({ kind: 'undo', event: id }, { quiet: true });
       notify('Undone', () => {
@@ -185,12 +201,14 @@ export function useGameInHand(game: Game | undefined, now: GameNow | null): Game
       tell,
       undo,
       undoLast: () => {
-        const last = lastOwn(now.events, deviceId());
+        // As it stands at the tap: two that come quickly take back two.
+        const { events } = liveGame(team.id, game.id).getState();
+        const last = lastOwn(events, deviceId());
         if (last) undo(last.id);
         else notify('Nothing to undo on this device.');
       },
     };
-  }, [game, now, byId, people, opponents, team.id]);
+  }, [game, now, person, people, opponents, team.id]);
 }
 
 /** After the stream said so, or the device was away. */

@@ -25,12 +25,13 @@ export function useTaps(desk: Desk, game: GameInHand): Taps {
   const live = liveGame(team.id, gameId);
   const hasStyles = team.ruleset.leadRule === 'open';
 
-  const keepCall = (): void => {
-    const call = callOf(desk, game, place, gameId);
+  /** The call to keep before the next pitch; null: it is kept, or there is none. */
+  const callToKeep = (): Telling | null => {
     const { events, situation } = live.getState();
     const open = openCall(events);
-    const isKept = open !== null && open.slot === situation?.slot;
-    if (call && !isKept) game.tell({ kind: 'advice', plays: call, taken: null }, { quiet: true });
+    if (open !== null && open.slot === situation?.slot) return null;
+    const call = callOf(desk, game, place, gameId);
+    return call && { kind: 'advice', plays: call, taken: null };
   };
   const keepResult = (): void => {
     const { events, situation } = live.getState();
@@ -44,8 +45,8 @@ export function useTaps(desk: Desk, game: GameInHand): Taps {
   };
   const tell = (telling: Telling): void => {
     const settles = SETTLES.includes(telling.kind);
-    if (settles && telling.kind !== 'steal') keepCall();
-    game.tell(telling);
+    const keeps = settles && telling.kind !== 'steal';
+    game.tell(telling, { first: keeps ? callToKeep() : null });
     const goes = telling.kind === 'pitch' && (telling.going ?? []).length > 0;
     // With a runner going, the steal that follows says how it ended.
     if (settles && !goes) keepResult();

@@ -1,5 +1,6 @@
 import type { Person } from '@bradyon/core/people';
 import type { Value } from '@bradyon/core/innings';
+import { useMemo } from 'react';
 import { useTeam } from '../teams/index.ts';
 import { keepLast } from '../timing/index.ts';
 import { valueOf, type Game, type GameAsked } from './game.ts';
@@ -45,12 +46,16 @@ export function useLineupOdds(order: readonly Person[], others: readonly Person[
   const isAverage = asked.ours.length === 1 && combined.known === 0;
   const tables = useTables(isAverage || batting.isLoading ? null : asked);
   const game = isAverage || !tables.game ? average : tables.game;
-  return {
-    game,
-    ours,
-    theirs,
-    valueAt: (situation) =>
-      valueOf(game, { ...situation, by: 'win', needs: 'situation', from: 'game' }),
-    isCurrent: isAverage ? !batting.isLoading : tables.isCurrent,
-  };
+  const isCurrent = isAverage ? !batting.isLoading : tables.isCurrent;
+  return useMemo(
+    () => ({
+      game,
+      ours,
+      theirs,
+      valueAt: (situation) =>
+        valueOf(game, { ...situation, by: 'win', needs: 'situation', from: 'game' }),
+      isCurrent,
+    }),
+    [game, ours, theirs, isCurrent],
+  );
 }

@@ -1,7 +1,7 @@
 import type { Reading } from '@bradyon/core/timing';
 import type { PersonId, TeamId } from '@bradyon/core/units';
 import { useQuery } from '@tanstack/react-query';
-import { useDeferredValue } from 'react';
+import { useCallback, useDeferredValue } from 'react';
 import { useStore } from 'zustand';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { outbox, session, type GrowingList } from '../../api/index.ts';
@@ -58,10 +58,11 @@ export function useReadings(teamId: TeamId): Readings {
     queryFn: () => list.sync(),
     meta: { onlyHere: true },
   });
+  const retry = useCallback(() => void refetch(), [refetch]);
   return {
     ...now,
     isLoading: !isComplete && error === null,
     error: isComplete ? null : error,
-    retry: () => void refetch(),
+    retry,
   };
 }

@@ -19,6 +19,7 @@ import {
 } from '@bradyon/core/timing';
 import type { PersonId } from '@bradyon/core/units';
 import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { request } from '../../api/index.ts';
 import { keepLast } from './keepLast.ts';
 import { useReadings } from './useReadings.ts';
@@ -90,20 +91,15 @@ const estimatorOf = keepLast((field: Conditions, thumbs: Thumbs) => {
  * only when something of theirs, a thumb, or the rules change: a tap costs one person, not the roster.
  */
 export function useTimes(team: Pick<Team, 'id' | 'level' | 'levelChanges' | 'ruleset'>): Times {
-  const readings = useReadings(team.id);
+  const { of: readingsOf, isLoading, error, retry } = useReadings(team.id);
   const thumbs = useThumbs(team.id);
   const field = fieldFor(team.id, team.level, team.levelChanges, team.ruleset);
   const estimate = estimatorOf(team.id, field, thumbs);
   const fit = runnersFor(team.id, field);
-  const of: Times['of'] = (person) => (person ? estimate(person, readings.of(person.id)) : NOBODY);
-  return {
-    of,
-    runner: (person) => fit(person, of(person)),
-    field,
-    readingsOf: readings.of,
-    thumbs,
-    isLoading: readings.isLoading,
-    error: readings.error,
-    retry: readings.retry,
-  };
+  // The same object as long as nothing of it changes: what is worked out from it is kept.
+  return useMemo(() => {
+    const of: Times['of'] = (person) => (person ? estimate(person, readingsOf(person.id)) : NOBODY);
+    const runner: Times['runner'] = (person) => fit(person, of(person));
+    return { of, runner, field, readingsOf, thumbs, isLoading, error, retry };
+  }, [estimate, fit, field, readingsOf, thumbs, isLoading, error, retry]);
 }
