@@ -27,3 +27,13 @@ export function normalDraw(random: Random, mean: number, deviation: number): num
   const radius = Math.sqrt(-2 * Math.log(1 - random()));
   return mean + deviation * radius * Math.cos(2 * Math.PI * random());
 }
+
+/** The place of one of the weights, drawn as often as it weighs. @param weights none negative, not all 0 */
+export function drawn(weights: readonly number[], random: Random): number {
+  let left = random() * weights.reduce((sum, weight) => sum + weight, 0);
+  for (const [index, weight] of weights.entries()) {
+    left -= weight;
+    if (left < 0) return index;
+  }
+  return weights.findLastIndex((weight) => weight > 0);
+}

@@ -3,7 +3,7 @@ export type Touch = string;
 /** What a sign stands for. */
 export type SignPlay = string;
 
-interface PlayDef {
+export interface PlayDef {
   id: SignPlay;
   /** Missed or misread it is worst: the squeeze. */
   critical?: boolean;

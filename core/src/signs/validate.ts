@@ -19,7 +19,7 @@ type IssueCode =
   | 'MODIFIER_IS_INDICATOR';
 
 /** What is wrong with a system, in words a coach reads, and what it is about. */
-interface SignIssue {
+export interface SignIssue {
   level: 'error' | 'warning';
   code: IssueCode;
   text: string;
