@@ -7,7 +7,7 @@ export type FixKind =
   | { kind: 'firstCounts' | 'lastCounts' | 'nextTouchOnly' }
   | { kind: 'movePlay'; play: string; to: Touch }
   | { kind: 'moveModifier'; play: string; to: Touch }
-  | { kind: 'dropModifier' | 'dropRule' | 'dropCode'; play: string }
+  | { kind: 'dropModifier' | 'narrowRule' | 'dropRule' | 'dropCode'; play: string }
   | {
       kind: 'addTouch' | 'moveWipe' | 'setIndicator' | 'moveIndicator' | 'dropKey' | 'dropValue';
       to: Touch;
@@ -111,6 +111,20 @@ function* candidates({ code, plays, touches }: SignIssue, system: SignSystem): G
       what: { kind: 'dropModifier', play: to },
       system: { ...system, modifiers: modifiers.toSpliced(at, 1) },
     };
+  }
+  for (const [at, rule] of situational.entries()) {
+    const other = situational.find(({ play, to }) => play === rule.play && plays.includes(to));
+    if (!other || other === rule || !plays.includes(rule.to)) continue;
+    // Where both would apply, the first one does.
+    for (const base of ['first', 'second', 'third'] as const) {
+      const wanted = other.when[base];
+      if (wanted === undefined || rule.when[base] !== undefined) continue;
+      const when = { ...rule.when, [base]: !wanted };
+      yield {
+        what: { kind: 'narrowRule', play: rule.to },
+        system: { ...system, situational: situational.with(at, { ...rule, when }) },
+      };
+    }
   }
   for (const [at, { to }] of situational.entries())
     if (plays.includes(to))
