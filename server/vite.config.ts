@@ -14,6 +14,7 @@ export default defineConfig({
         gates: 'src/gates.ts',
         importer: 'src/features/files/importer.ts',
         reset: 'src/reset.ts',
+        keys: 'src/keys.ts',
       },
     },
   },

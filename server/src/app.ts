@@ -15,6 +15,7 @@ import { gateEventRoutes, gateRoutes } from './features/gates/index.ts';
 import { inningsRoutes } from './features/innings/index.ts';
 import { leadRoutes } from './features/leads/index.ts';
 import { peopleRoutes } from './features/people/index.ts';
+import { drillRoutes, signRoutes } from './features/signs/index.ts';
 import { teamRoutes } from './features/teams/index.ts';
 import { teamThumbRoutes, thumbRoutes, timingRoutes } from './features/timing/index.ts';
 import { errorHandler, unknownPath } from './http/errors.ts';
@@ -66,6 +67,7 @@ export function makeApp({ pool, probe, config, logger, live }: AppParts): Expres
   api.use(sameOriginWrites, sessions(pool, config, logger));
   mount('/accounts', accountRoutes(deps), SMALL);
   mount('/passes', entranceRoutes(deps), SMALL);
+  mount('/drills', drillRoutes(deps), SMALL);
   // Nothing of a body is read before somebody is signed in.
   api.use((req, _res, next) => {
     const accountId = signedIn(req);
@@ -79,7 +81,7 @@ export function makeApp({ pool, probe, config, logger, live }: AppParts): Expres
   mount('/thumbs', thumbRoutes(deps), SMALL);
   mount('/teams', fileRoutes(deps));
   api.use('/teams', (req, res, next) => {
-    const read = /\/(readings|import|entries)$/.test(req.path) ? LARGE : SMALL;
+    const read = /\/(readings|import|entries|signs|answers)$/.test(req.path) ? LARGE : SMALL;
     read(req, res, next);
   });
   for (const routes of [
@@ -93,6 +95,7 @@ export function makeApp({ pool, probe, config, logger, live }: AppParts): Expres
     gameRoutes,
     passRoutes,
     adviceRoutes,
+    signRoutes,
   ]) {
     mount('/teams', routes(deps));
   }

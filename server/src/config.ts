@@ -1,3 +1,11 @@
+import { hkdfSync } from 'node:crypto';
+
+/** A key that wraps others, with the name by which what it wrapped is found again. */
+export interface SignKey {
+  id: string;
+  key: Buffer;
+}
+
 /** How this server runs, from its environment. */
 export interface Config {
   databaseUrl: string;
@@ -5,6 +13,8 @@ export interface Config {
   port: number;
   /** Signs session cookies. */
   sessionSecret: string;
+  /** Keys that wrap those of the teams' signs, the newest first; none of them is in the database. */
+  signKeys: readonly SignKey[];
   /** Files of the key and certificate for HTTPS; null: plain HTTP, behind a proxy or on loopback. */
   tls: { keyFile: string; certificateFile: string } | null;
   /** True behind HTTPS. */
@@ -36,6 +46,7 @@ export function configFrom(env: Record<string, string | undefined>): Config {
     host: env['HOST'] ?? '127.0.0.1',
     port,
     sessionSecret: need('SESSION_SECRET'),
+    signKeys: signKeysFrom(env['SIGN_KEYS'], need('SESSION_SECRET')),
     tls: tlsFrom(env['TLS_KEY'], env['TLS_CERTIFICATE']),
     secureCookies: env['SECURE_COOKIES'] === 'true',
     trustProxy: proxiesFrom(env['TRUST_PROXY']),
@@ -61,4 +72,24 @@ function proxiesFrom(text: string | undefined): Config['trustProxy'] {
     throw new Error('Set TRUST_PROXY to how many proxies are in front, or to their addresses.');
   }
   return /^\d+$/.test(text) ? Number(text) : text;
+}
+
+const KEY_BYTES = 32;
+
+/**
+ * The keys of SIGN_KEYS, as `name:base64` with commas between, the newest first. Last of all one that is made of
+ * the session secret: what it wrapped stays readable as long as that secret is the same.
+ */
+export function signKeysFrom(text: string | undefined, sessionSecret: string): SignKey[] {
+  const named = (text ?? '').split(',').flatMap((part): SignKey[] => {
+    if (part.trim() === '') return [];
+    const [id = '', base64 = ''] = part.trim().split(':');
+    const key = Buffer.from(base64, 'base64');
+    if (id === '' || key.length !== KEY_BYTES) {
+      throw new Error('Set SIGN_KEYS to name:key pairs; a key is 32 bytes in base64.');
+    }
+    return [{ id, key }];
+  });
+  const made = hkdfSync('sha256', sessionSecret, '', 'bradyon signs', KEY_BYTES);
+  return [...named, { id: 'session', key: Buffer.from(made) }];
 }

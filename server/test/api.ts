@@ -4,11 +4,15 @@ import type { Account } from '@bradyon/contract/accounts';
 import type { EntryDraft, GameDraft } from '@bradyon/contract/games';
 import type { BattingRecord } from '@bradyon/contract/innings';
 import type { TestDiveRecord } from '@bradyon/contract/leads';
+import type { Kept } from '@bradyon/contract/kept';
 import type { Problem } from '@bradyon/contract/problem';
+import type { SignAnswerRecord } from '@bradyon/contract/signs';
 import type { Invite, Team, TeamDraft } from '@bradyon/contract/teams';
 import type { ReadingsPage, StepAnswers } from '@bradyon/contract/timing';
+import { makeRandom } from '@bradyon/core/maths';
 import type { Opponent, Person } from '@bradyon/core/people';
 import { PRESETS } from '@bradyon/core/rules';
+import { newSystem, SIGN_PLAYS, type SignBook } from '@bradyon/core/signs';
 import type { Reading, ReadingDraft } from '@bradyon/core/timing';
 import type {
   AccountId,
@@ -17,6 +21,7 @@ import type {
   OpponentId,
   PersonId,
   ReadingId,
+  SignAnswerId,
   TeamId,
   TestDiveId,
 } from '@bradyon/core/units';
@@ -181,6 +186,31 @@ export function aCoach(name: string) {
     name,
     email: `${name.toLowerCase()}-${randomUUID().slice(0, 8)}@example.org`,
     password: 'ten letters or more',
+  };
+}
+
+/** A system of signs by touches after the belt, in force since last summer. */
+export function aSignBook(): Kept<SignBook> {
+  const system = newSystem('indicator', SIGN_PLAYS.slice(0, 5), makeRandom(3));
+  const at = '2026-06-01T12:00:00.000Z';
+  return {
+    versions: [{ id: randomUUID(), at, system, phrase: '' }],
+    series: null,
+    cards: [],
+    card: 0,
+    version: 0,
+  };
+}
+
+export function aSignAnswer(parts: Partial<SignAnswerRecord> = {}): SignAnswerRecord {
+  return {
+    id: randomUUID() as SignAnswerId,
+    personId: randomUUID() as PersonId,
+    meant: 'steal',
+    answered: 'bunt',
+    seconds: 1.8,
+    takenAt: '2026-07-01T12:00:00.000Z',
+    ...parts,
   };
 }
 

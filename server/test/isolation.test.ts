@@ -184,6 +184,9 @@ describe("another team's rows", () => {
     'gate_runs',
     'games',
     'game_entries',
+    'sign_books',
+    'sign_answers',
+    'drill_passes',
   ];
   /** How many rows a season of one's own has, where it is not one. */
   const NONE_OF_OWN = [
@@ -199,6 +202,9 @@ describe("another team's rows", () => {
     'gate_runs',
     'games',
     'game_entries',
+    'sign_books',
+    'sign_answers',
+    'drill_passes',
   ];
   const scoped = async (accountId: string, teamId: string, query: string) => {
     const client = await api.app.connect();

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Invite } from '@bradyon/contract/teams';
+import { EMPTY_BOOK } from '@bradyon/core/signs';
 import type { ReadingId } from '@bradyon/core/units';
 import {
   aDelivery,
@@ -11,6 +12,8 @@ import {
   aTeam,
   aTestDive,
   anOpponent,
+  aSignAnswer,
+  aSignBook,
   tap,
   type Api,
 } from './api.ts';
@@ -86,6 +89,18 @@ export const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown)
   'DELETE /api/teams/:teamId/games/:gameId/passes/:passId': null,
   'GET /api/teams/:teamId/reminders': null,
   'PUT /api/teams/:teamId/reminders': () => ({ off: ['f-sum'], words: [], own: [], version: 0 }),
+  'GET /api/teams/:teamId/signs': null,
+  'PUT /api/teams/:teamId/signs': () => ({ ...EMPTY_BOOK, version: 0 }),
+  'GET /api/teams/:teamId/signs/answers': null,
+  'POST /api/teams/:teamId/signs/answers': ({ pitcher }) => ({
+    answers: [aSignAnswer({ personId: pitcher.id })],
+  }),
+  'GET /api/teams/:teamId/signs/passes': null,
+  'POST /api/teams/:teamId/signs/passes': ({ pitcher }) => ({
+    id: randomUUID(),
+    personId: pitcher.id,
+  }),
+  'DELETE /api/teams/:teamId/signs/passes/:passId': null,
   'GET /api/teams/:teamId/gate-devices': null,
   'POST /api/teams/:teamId/gate-devices': () => ({ id: randomUUID(), name: 'Planted' }),
   'PUT /api/teams/:teamId/gate-devices/:id/runner': ({ pitcher }) => ({ personId: pitcher.id }),
@@ -125,6 +140,8 @@ export const OPEN_ROUTES = [
   'POST /api/accounts/reset',
   'POST /api/accounts/demo-session',
   'POST /api/passes',
+  'POST /api/drills',
+  'POST /api/drills/answers',
   'DELETE /api/accounts/session',
   // By the token of a device.
   'POST /api/gates/events',
@@ -165,6 +182,10 @@ export async function aFullSeason(api: Api): Promise<{ season: Season; ids: Ids 
   await coach.call('POST', `${base}/games/${game.id}/entries`, { entries: [anEntry()] });
   const passId = randomUUID();
   await coach.call('POST', `${base}/games/${game.id}/passes`, { id: passId, place: 'first' });
+  await coach.call('PUT', `${base}/signs`, aSignBook());
+  const answers = [aSignAnswer({ personId: pitcher.id })];
+  await coach.call('POST', `${base}/signs/answers`, { answers });
+  await coach.call('POST', `${base}/signs/passes`, { id: randomUUID(), personId: pitcher.id });
   const ids: Ids = {
     gameId: game.id,
     passId,

@@ -1,4 +1,5 @@
 export { armAnswer, armQuestions, ARM_SIGNALS, type ArmQuestion, type ArmSignal } from './arms.ts';
+export { EMPTY_BOOK, signsAt, signsNow, type SignBook, type SignVersion } from './book.ts';
 export { contextsOf } from './contexts.ts';
 export { decode } from './decode.ts';
 export { fixesFor, type FixKind } from './fixes.ts';
@@ -38,7 +39,15 @@ export {
   type Strength,
   type Watched,
 } from './strength.ts';
-export { indicatorIn, type SignContext, type SignSystem, type Touch } from './system.ts';
+export {
+  indicatorIn,
+  type Indicator,
+  type PlayDef,
+  type Scheme,
+  type SignContext,
+  type SignSystem,
+  type Touch,
+} from './system.ts';
 export { handEase, TOUCH_SPOTS, type TouchSpot } from './touches.ts';
 export { traceOf, type TouchRole } from './trace.ts';
 export { validate, type SignIssue } from './validate.ts';

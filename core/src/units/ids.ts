@@ -17,3 +17,5 @@ export type GateRunId = Id<'gate-run'>;
 export type GameId = Id<'game'>;
 export type GameEntryId = Id<'game-entry'>;
 export type PassId = Id<'pass'>;
+export type DrillPassId = Id<'drill pass'>;
+export type SignAnswerId = Id<'sign answer'>;

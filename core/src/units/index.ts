@@ -5,6 +5,8 @@ export type {
   GameEntryId,
   GameId,
   PassId,
+  DrillPassId,
+  SignAnswerId,
   GateDeviceId,
   GateRunId,
   Id,

@@ -52,6 +52,9 @@ const REASONS: Record<string, Reason> = {
   batting_order__person: { ...NOBODY_KNOWN, path: 'personIds' },
   gate_devices__runner_id: NOBODY_KNOWN,
   gate_runs__person_id: NOBODY_KNOWN,
+  sign_answers__person_id: NOBODY_KNOWN,
+  drill_passes__person_id: NOBODY_KNOWN,
+  drill_passes__team_id_id: TAKEN,
   games__opponent_id: {
     status: 422,
     path: 'opponentId',

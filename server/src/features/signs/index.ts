@@ -1,0 +1,2 @@
+export { rewrapKeys } from './rewrap.ts';
+export { drillRoutes, signRoutes } from './signs.routes.ts';
