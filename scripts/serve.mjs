@@ -12,9 +12,13 @@ const root = path.resolve(import.meta.dirname, '..');
  * @param mode 'keep' or 'fresh' (removes everything first)
  */
 export function prepare(cluster, mode) {
-  const { adminUrl, ownerPassword, appPassword } = cluster;
+  const { adminUrl, ownerPassword, appPassword, sessionSecret } = cluster;
   const output = command('node', [path.join(root, 'server/dist/setup.js'), mode], {
-    env: { ...process.env, CLUSTER: JSON.stringify({ adminUrl, ownerPassword, appPassword }) },
+    env: {
+      ...process.env,
+      CLUSTER: JSON.stringify({ adminUrl, ownerPassword, appPassword }),
+      SESSION_SECRET: sessionSecret,
+    },
     advice: 'If the data is beyond use, restore the demo with: npm start -- --fresh',
   });
   return JSON.parse(output.trim().split('\n').at(-1) ?? '');

@@ -9,7 +9,7 @@ import type {
   SignSystem,
   SignVersion,
 } from '@bradyon/core/signs';
-import type { DrillPassId, PersonId, SignAnswerId } from '@bradyon/core/units';
+import type { DrillPassId, PersonId, SignAnswerId, SignVersionId } from '@bradyon/core/units';
 import { versionField, type Kept } from './kept.ts';
 import {
   contract,
@@ -170,7 +170,7 @@ type Modifier = SignSystem['modifiers'][number];
 type Rules = SignSystem['situational'][number];
 const base = optional(flag('Say whether somebody is on.'));
 
-export const signSystemContract = contract<SignSystem>({
+const signSystemContract = contract<SignSystem>({
   id: required(text('Name the system.', { max: 40 })),
   name: required(text('Name the system, up to 60 letters.', { max: 60 })),
   touches: required(touches(MOST.touches)),
@@ -240,7 +240,7 @@ const cardContract = contract<NumberCard>({
   ),
 });
 const versionContract = contract<SignVersion>({
-  id: required(id<string>()),
+  id: required(id<SignVersionId>()),
   at: required(instant('Say from when.')),
   system: required(signSystemContract),
   phrase: required(text('Type the phrase, up to 120 letters.', { min: 0, max: 120 })),
@@ -277,7 +277,7 @@ const given = {
   takenAt: required(instant('Say when.')),
 };
 const answerFields = { ...given, personId: required(id<PersonId>()) };
-export const MOST_ANSWERS = 60;
+const MOST_ANSWERS = 60;
 export const signAnswersContract = contract<{ answers: SignAnswerRecord[] }>({
   answers: required(rowsOf(contract<SignAnswerRecord>(answerFields), MOST_ANSWERS)),
 });

@@ -3,6 +3,7 @@
  * `keep` (load the demo if the database is new) or `fresh` (remove everything, load the demo).
  * Prints the application's connection as one line of JSON.
  */
+import { signKeysFrom } from './config.ts';
 import { migrationsBeside } from './db/migrate.ts';
 import { makePool } from './db/pool.ts';
 import { dropDatabase, prepareDatabase, type Cluster } from './db/setup.ts';
@@ -17,7 +18,8 @@ if (mode === 'fresh') await dropDatabase(cluster.adminUrl, DATABASE);
 const urls = await prepareDatabase(cluster, DATABASE, migrationsBeside(import.meta.url, '..'));
 
 const owner = makePool(urls.owner);
-const demo = await loadDemo(owner, new Date());
+const signKeys = signKeysFrom(process.env['SIGN_KEYS'], process.env['SESSION_SECRET'] ?? '');
+const demo = await loadDemo(owner, new Date(), signKeys);
 // So that the first queries are planned for the tables as they are, not as empty ones.
 await owner.query('analyze');
 await owner.end();

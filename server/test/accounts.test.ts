@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { loadDemo } from '../src/demo/load.ts';
 import {
+  DEMO_KEYS,
   aCoach,
   aDelivery,
   anAssistant,
@@ -114,7 +115,7 @@ describe('the demo', () => {
     const client = own.client();
     expect((await client.call('GET', '/api/accounts/welcome')).body).toEqual({ demo: false });
     expect((await client.call('POST', '/api/accounts/demo-session')).status).toBe(404);
-    const demo = await loadDemo(own.owner, new Date('2031-05-20T12:00:00Z'));
+    const demo = await loadDemo(own.owner, new Date('2031-05-20T12:00:00Z'), DEMO_KEYS);
     expect((await client.call('GET', '/api/accounts/welcome')).body).toEqual({ demo: true });
     expect((await client.call('POST', '/api/accounts/demo-session')).status).toBe(200);
     expect((await client.call<unknown[]>('GET', '/api/teams')).body).toHaveLength(2);

@@ -22,6 +22,7 @@ import type {
   PersonId,
   ReadingId,
   SignAnswerId,
+  SignVersionId,
   TeamId,
   TestDiveId,
 } from '@bradyon/core/units';
@@ -30,7 +31,7 @@ import type pg from 'pg';
 import { pino } from 'pino';
 import { inject, onTestFinished } from 'vitest';
 import { makeApp } from '../src/app.ts';
-import { configFrom } from '../src/config.ts';
+import { configFrom, signKeysFrom } from '../src/config.ts';
 import { migrationsBeside } from '../src/db/migrate.ts';
 import { makePool } from '../src/db/pool.ts';
 import { dropDatabase, prepareDatabase } from '../src/db/setup.ts';
@@ -189,12 +190,15 @@ export function aCoach(name: string) {
   };
 }
 
+/** What the signs of a demo are sealed by, where nobody opens them. */
+export const DEMO_KEYS = signKeysFrom(undefined, 'demo');
+
 /** A system of signs by touches after the belt, in force since last summer. */
 export function aSignBook(): Kept<SignBook> {
   const system = newSystem('indicator', SIGN_PLAYS.slice(0, 5), makeRandom(3));
   const at = '2026-06-01T12:00:00.000Z';
   return {
-    versions: [{ id: randomUUID(), at, system, phrase: '' }],
+    versions: [{ id: randomUUID() as SignVersionId, at, system, phrase: '' }],
     series: null,
     cards: [],
     card: 0,

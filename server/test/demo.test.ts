@@ -8,7 +8,7 @@ import { judgeSteal, stealKinds, questionOf } from '@bradyon/core/steals';
 import { calibrationsOf, daysSince, OLD_AFTER_DAYS, type Reading } from '@bradyon/core/timing';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { loadDemo } from '../src/demo/load.ts';
-import { readingsIn, startApi, type Api, type Client } from './api.ts';
+import { DEMO_KEYS, readingsIn, startApi, type Api, type Client } from './api.ts';
 
 const TODAY = new Date('2031-05-20T12:00:00Z');
 const DAY_MS = 24 * 60 * 60 * 1000;
@@ -18,7 +18,7 @@ let client: Client;
 let teams: Team[];
 beforeAll(async () => {
   api = await startApi();
-  await loadDemo(api.owner, TODAY);
+  await loadDemo(api.owner, TODAY, DEMO_KEYS);
   client = api.client();
   await client.call('POST', '/api/accounts/demo-session');
   teams = (await client.call<Team[]>('GET', '/api/teams')).body;
@@ -150,12 +150,12 @@ describe('the demo world', () => {
   });
 
   it('is loaded once, and never into a database that is in use', async () => {
-    expect((await loadDemo(api.owner, TODAY))?.loaded).toBe(false);
+    expect((await loadDemo(api.owner, TODAY, DEMO_KEYS))?.loaded).toBe(false);
     expect((await client.call<Team[]>('GET', '/api/teams')).body).toEqual(teams);
     const used = await startApi();
     try {
       await used.coach();
-      expect(await loadDemo(used.owner, TODAY)).toBeNull();
+      expect(await loadDemo(used.owner, TODAY, DEMO_KEYS)).toBeNull();
     } finally {
       await used.stop();
     }

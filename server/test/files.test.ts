@@ -7,6 +7,7 @@ import type { ReadingId } from '@bradyon/core/units';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { loadDemo } from '../src/demo/load.ts';
 import {
+  DEMO_KEYS,
   aDelivery,
   aPerson,
   aSeason,
@@ -28,7 +29,7 @@ afterAll(() => api.stop());
 describe('a whole team as a file', () => {
   it('goes out and comes in again as an equal team, for another coach too', async () => {
     const demo = await startApiForTest();
-    await loadDemo(demo.owner, new Date('2031-05-20T12:00:00Z'));
+    await loadDemo(demo.owner, new Date('2031-05-20T12:00:00Z'), DEMO_KEYS);
     const coach = demo.client();
     await coach.call('POST', '/api/accounts/demo-session');
     const teams = (await coach.call<Team[]>('GET', '/api/teams')).body;

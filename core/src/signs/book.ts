@@ -1,9 +1,10 @@
+import type { SignVersionId } from '../units/index.ts';
 import type { NumberCard } from './numberCard.ts';
 import type { SignSystem } from './system.ts';
 
 /** A system as it was in force from some moment on. */
 export interface SignVersion {
-  id: string;
+  id: SignVersionId;
   /** When it came into force. */
   at: string;
   system: SignSystem;

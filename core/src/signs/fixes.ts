@@ -4,7 +4,7 @@ import { validate, type SignIssue } from './validate.ts';
 
 /** What mends an issue, and the system with it mended. */
 export type FixKind =
-  | { kind: 'firstCounts' | 'lastCounts' | 'nextTouchOnly' }
+  | { kind: 'firstCounts' | 'lastCounts' }
   | { kind: 'movePlay'; play: string; to: Touch }
   | { kind: 'moveModifier'; play: string; to: Touch }
   | { kind: 'dropModifier' | 'narrowRule' | 'dropRule' | 'dropCode'; play: string }

@@ -10,6 +10,7 @@ export { issueNumberCard, type NumberCard } from './numberCard.ts';
 export {
   drillRound,
   dueSigns,
+  isCritical as isCriticalPlay,
   isMissed,
   knownSigns,
   type DrillItem,
@@ -37,17 +38,15 @@ export {
   watchedBy,
   type Giving,
   type Strength,
-  type Watched,
 } from './strength.ts';
 export {
   indicatorIn,
   type Indicator,
-  type PlayDef,
   type Scheme,
   type SignContext,
   type SignSystem,
   type Touch,
 } from './system.ts';
-export { handEase, TOUCH_SPOTS, type TouchSpot } from './touches.ts';
+export { TOUCH_SPOTS } from './touches.ts';
 export { traceOf, type TouchRole } from './trace.ts';
 export { validate, type SignIssue } from './validate.ts';

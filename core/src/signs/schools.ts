@@ -147,7 +147,7 @@ function drawCodes(plays: readonly SignPlay[], random: Random): { code: string; 
 }
 
 /** Every touch that means something, or starts, stops or takes back. */
-export function usedTouches({ scheme, indicator, modifiers, wipe }: SignSystem): Set<Touch> {
+function usedTouches({ scheme, indicator, modifiers, wipe }: SignSystem): Set<Touch> {
   const used = new Set<Touch>(hotTouches(indicator));
   if (scheme.kind === 'direct' || scheme.kind === 'indicator')
     for (const { touch } of scheme.map) used.add(touch);

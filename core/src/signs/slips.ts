@@ -4,7 +4,7 @@ import { signGenerator, type Meaning } from './generate.ts';
 import type { SignContext, SignPlay, SignSystem, Touch } from './system.ts';
 
 /** What a reader takes a sequence for after one slip, in shares of 1. */
-export interface Slipped {
+interface Slipped {
   same: number;
   nothing: number;
   wrong: number;

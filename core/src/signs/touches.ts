@@ -19,14 +19,13 @@ export const TOUCH_SPOTS: readonly TouchSpot[] = [
   { id: 'shoulder', x: 11, y: 80 },
   { id: 'chest', x: 0, y: 74 },
   { id: 'sleeve', x: 14, y: 70 },
-  { id: 'elbow', x: 16, y: 63 },
-  { id: 'wrist', x: 17, y: 53 },
+  { id: 'elbow', x: 15, y: 64 },
+  { id: 'wrist', x: 6, y: 62 },
   { id: 'belt', x: 0, y: 56 },
-  { id: 'hip', x: 8, y: 54 },
-  { id: 'thigh', x: 6, y: 43 },
-  { id: 'knee', x: 6, y: 28 },
+  { id: 'hip', x: -8, y: 54 },
+  { id: 'thigh', x: -8, y: 47 },
   { id: 'clap', x: 0, y: 67, both: true },
-  { id: 'wipe', x: 14, y: 60, both: true },
+  { id: 'wipe', x: 12, y: 66, both: true },
 ];
 
 /** Meters of a coach for one unit of the figure. */

@@ -18,4 +18,5 @@ export type GameId = Id<'game'>;
 export type GameEntryId = Id<'game-entry'>;
 export type PassId = Id<'pass'>;
 export type DrillPassId = Id<'drill pass'>;
+export type SignVersionId = Id<'sign version'>;
 export type SignAnswerId = Id<'sign answer'>;

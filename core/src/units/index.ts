@@ -7,6 +7,7 @@ export type {
   PassId,
   DrillPassId,
   SignAnswerId,
+  SignVersionId,
   GateDeviceId,
   GateRunId,
   Id,

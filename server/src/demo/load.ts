@@ -6,6 +6,8 @@ import sql, { bulk } from 'sql-template-tag';
 import { inTransaction, one, type Tx } from '../db/query.ts';
 import { hashPassword } from '../features/accounts/index.ts';
 import { restoreTeam } from '../features/files/index.ts';
+import type { SignKey } from '../config.ts';
+import { insertDemoSigns } from './signs.ts';
 import { demoTeamFile } from './teamFile.ts';
 import { makeUuid } from './uuid.ts';
 import { DEMO_ASSISTANT, DEMO_COACH, DEMO_TEAMS } from './world.ts';
@@ -24,9 +26,14 @@ export interface DemoSignIn {
  * Loads the demo world into a database that has no accounts yet.
  * @param owner connections as the owner of the tables
  * @param today the day that the readings' dates are counted back from
+ * @param signKeys the server's, by which the signs are sealed
  * @returns null when the database is in use and has no demo
  */
-export function loadDemo(owner: Pool, today: Date): Promise<DemoSignIn | null> {
+export function loadDemo(
+  owner: Pool,
+  today: Date,
+  signKeys: readonly SignKey[],
+): Promise<DemoSignIn | null> {
   const { email, password } = DEMO_COACH;
   return inTransaction(owner, async (tx) => {
     const { demo, accounts } = await one<{ demo: number; accounts: number }>(
@@ -35,12 +42,12 @@ export function loadDemo(owner: Pool, today: Date): Promise<DemoSignIn | null> {
     );
     if (demo > 0) return { email, password, loaded: false };
     if (accounts > 0) return null;
-    await insertWorld(tx, today);
+    await insertWorld(tx, today, signKeys);
     return { email, password, loaded: true };
   });
 }
 
-async function insertWorld(tx: Tx, today: Date): Promise<void> {
+async function insertWorld(tx: Tx, today: Date, signKeys: readonly SignKey[]): Promise<void> {
   const random = makeRandom(SEED);
   const coach = { id: makeUuid(random) as AccountId, name: DEMO_COACH.name };
   const assistant = { id: makeUuid(random) as AccountId, name: DEMO_ASSISTANT.name };
@@ -59,6 +66,8 @@ async function insertWorld(tx: Tx, today: Date): Promise<void> {
     // Most times are the coach's.
     const file = demoTeamFile(random, team, [coach, coach, assistant], today);
     await restoreTeam(tx, teamId, file);
+    const players = file.people.filter(({ opponentId }) => opponentId === null).map(({ id }) => id);
+    await insertDemoSigns(tx, { random, team, teamId, players, today, signKeys });
     await tx.query(
       sql`insert into memberships (account_id, role) values (${assistant.id}, 'assistant')`,
     );

@@ -27,6 +27,8 @@ export interface DemoTeam {
   name: string;
   preset: PresetName;
   level: LevelName;
+  /** How their signs are read. */
+  signs: 'count' | 'indicator';
   roster: DemoPerson[];
   /** Shirt numbers of those who bat, in order: the quick and the good first. */
   order: string[];
@@ -71,6 +73,7 @@ export const DEMO_TEAMS: DemoTeam[] = [
     name: 'Tern Rock Skuas',
     preset: 'fullSizeSeven',
     level: 'hs',
+    signs: 'count',
     roster: [
       { ...person('2', 'Ines Okafor', 'RR', ['2B', 'SS'], 1.4, 8, 3), lead: 12, slipped: true },
       { ...person('4', 'Dara Whitlock', 'RL', ['CF'], 2.4, 11, 4), lead: 12.5 },
@@ -149,6 +152,7 @@ export const DEMO_TEAMS: DemoTeam[] = [
     name: 'Sandbar Petrels',
     preset: 'fastpitch43',
     level: 'fpHs',
+    signs: 'indicator',
     roster: [
       person('1', 'Lupe Hartigan', 'RL', ['CF'], 2.3, 10, 3),
       { ...person('3', 'Mina Eklund', 'RR', ['SS'], 1.5, 8, 2), slipped: true },

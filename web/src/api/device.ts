@@ -7,6 +7,8 @@ export const kept = {
   queries: createStore('bradyon-queries', 'queries'),
   /** Lists that grow, in pieces. */
   lists: createStore('bradyon-lists', 'pieces'),
+  /** What is secret, encrypted. */
+  sealed: createStore('bradyon-sealed', 'sealed'),
 } as const satisfies Record<string, UseStore>;
 
 const outboxStore = createStore('bradyon-outbox', 'entries');

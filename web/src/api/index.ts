@@ -18,3 +18,5 @@ export {
   useOutbox,
   wordsOf,
 } from './writes.ts';
+export { keepSealed, readSealed } from './sealed.ts';
+export { workerOf } from './worker.ts';

@@ -1,26 +1,12 @@
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
 import type { GamePosition, LineUp, Spot } from '@bradyon/core/games';
 import type { Person } from '@bradyon/core/people';
 import type { PersonId } from '@bradyon/core/units';
-import { GripVertical, X } from 'lucide-react';
+import { X } from 'lucide-react';
 import { useId, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { FormField, PickOne } from '../../ui/index.ts';
+import { Sortable, SortableRow } from '../../ui/sortable/index.ts';
 import { personLabel } from '../people/index.ts';
 import {
   atPosition,
@@ -51,46 +37,37 @@ export function LineUpEditor({
   const known = new Map(people.map((person) => [person.id, person]));
   const ids = lineUp.order.map(({ id }) => id);
   const bench = lineUp.bench.flatMap((id) => known.get(id) ?? []);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
   const misfit = lineUpMisfit(lineUp);
   const hasDh = lineUp.order.some(({ pos }) => pos === 'DH');
   return (
     <section className="card-box lineup-editor" aria-label={title}>
       <h2>{title}</h2>
       <NumbersField people={people} onNumbers={onNumbers} />
-      <DndContext
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        onDragEnd={({ active, over }) => {
-          if (!over || active.id === over.id) return;
-          const from = ids.indexOf(active.id as PersonId);
-          const to = ids.indexOf(over.id as PersonId);
-          onChange({ ...lineUp, order: arrayMove(lineUp.order, from, to) });
+      <Sortable
+        ids={ids}
+        onMove={(order) => {
+          const byId = new Map(lineUp.order.map((spot) => [spot.id, spot]));
+          onChange({ ...lineUp, order: order.flatMap((id) => byId.get(id) ?? []) });
         }}
       >
-        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <ol className="lineup-editor-list">
-            {lineUp.order.map((spot, index) => (
-              <Batter
-                key={spot.id}
-                spot={spot}
-                nth={index + 1}
-                name={personNamed(known.get(spot.id))}
-                onPosition={(pos) => {
-                  onChange(atPosition(lineUp, spot.id, pos));
-                }}
-                onLeave={() => {
-                  const left = withoutBatter(lineUp, spot.id);
-                  onChange({ ...left, bench: [...left.bench, spot.id] });
-                }}
-              />
-            ))}
-          </ol>
-        </SortableContext>
-      </DndContext>
+        <ol className="lineup-editor-list">
+          {lineUp.order.map((spot, index) => (
+            <Batter
+              key={spot.id}
+              spot={spot}
+              nth={index + 1}
+              name={personNamed(known.get(spot.id))}
+              onPosition={(pos) => {
+                onChange(atPosition(lineUp, spot.id, pos));
+              }}
+              onLeave={() => {
+                const left = withoutBatter(lineUp, spot.id);
+                onChange({ ...left, bench: [...left.bench, spot.id] });
+              }}
+            />
+          ))}
+        </ol>
+      </Sortable>
       <div className="lineup-editor-more">
         {bench.length > 0 && (
           <PickOne
@@ -154,26 +131,8 @@ function Batter({
   onPosition: (pos: GamePosition) => void;
   onLeave: () => void;
 }) {
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } =
-    useSortable({ id: spot.id });
   return (
-    <li
-      ref={setNodeRef}
-      className={isDragging ? 'lineup-moving' : undefined}
-      style={
-        transform ? { transform: `translateY(${String(Math.round(transform.y))}px)` } : undefined
-      }
-    >
-      <button
-        type="button"
-        className="lineup-handle"
-        ref={setActivatorNodeRef}
-        {...attributes}
-        {...listeners}
-        aria-label={`Move ${name}, batting ${String(nth)}`}
-      >
-        <GripVertical size={20} aria-hidden="true" />
-      </button>
+    <SortableRow id={spot.id} label={`Move ${name}, batting ${String(nth)}`}>
       <span className="figure">{nth}</span>
       <span className="lineup-editor-name">{name}</span>
       <Form.Select
@@ -193,7 +152,7 @@ function Batter({
       <Button variant="link" aria-label={`Take ${name} out of the lineup`} onClick={onLeave}>
         <X size={18} aria-hidden="true" />
       </Button>
-    </li>
+    </SortableRow>
   );
 }
 

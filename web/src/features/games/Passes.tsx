@@ -1,11 +1,11 @@
 import { PASS_PLACES, type OpenPass, type Pass, type PassPlace } from '@bradyon/contract/games';
 import type { GameId, PassId } from '@bradyon/core/units';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import QRCode from 'qrcode';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { newId, request } from '../../api/index.ts';
 import { Choice, notify } from '../../ui/index.ts';
+import { QrCode } from '../../ui/QrCode.tsx';
 import { useTeam } from '../teams/index.ts';
 import { PLACE_WORDS } from './places.ts';
 
@@ -81,19 +81,9 @@ export function Passes({ gameId }: { gameId: GameId }) {
 
 function Code({ pass: { code, place } }: { pass: Pass }) {
   const address = `${location.origin}/join#${code}`;
-  const [picture, setPicture] = useState<string | null>(null);
-  useEffect(() => {
-    let isOld = false;
-    void QRCode.toString(address, { type: 'svg', margin: 2 }).then((svg) => {
-      if (!isOld) setPicture(`data:image/svg+xml;utf8,${encodeURIComponent(svg)}`);
-    });
-    return () => {
-      isOld = true;
-    };
-  }, [address]);
   return (
     <div className="pass-code" role="status">
-      {picture && <img src={picture} width="180" height="180" alt="QR code that opens the place" />}
+      <QrCode text={address} label="QR code that opens the place" />
       <div>
         <p>
           {PLACE_WORDS[place]}: scan it, or open <strong>{location.host}/join</strong> and type

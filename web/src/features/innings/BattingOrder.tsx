@@ -1,22 +1,8 @@
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
 import type { Person } from '@bradyon/core/people';
 import type { PersonId } from '@bradyon/core/units';
-import { GripVertical, X } from 'lucide-react';
+import { X } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
+import { Sortable, SortableRow } from '../../ui/sortable/index.ts';
 import { personLabel } from '../people/index.ts';
 import type { Spot } from './lineup.ts';
 import { neededText, shareText, signedRuns } from './words.ts';
@@ -34,42 +20,28 @@ export function BattingOrder({
   onLeave: (person: Person) => void;
 }) {
   const ids = spots.map(({ batter }) => batter.person.id);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
   return (
-    <DndContext
-      sensors={sensors}
-      collisionDetection={closestCenter}
-      onDragEnd={({ active, over }) => {
-        if (!over || active.id === over.id) return;
-        const from = ids.indexOf(active.id as PersonId);
-        onMove(arrayMove(ids, from, ids.indexOf(over.id as PersonId)));
-      }}
-    >
-      <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-        <div className="lineup-table card-box">
-          <div className="lineup-head" aria-hidden="true">
-            <span className="lineup-head-name">Batter</span>
-            <span>Leading off, runs</span>
-            <span>Sacrifice, runs</span>
-            <span>Steal needs</span>
-          </div>
-          <ol className="lineup">
-            {spots.map((spot, index) => (
-              <Place
-                key={spot.batter.person.id}
-                spot={spot}
-                nth={index + 1}
-                onChange={onChange}
-                onLeave={onLeave}
-              />
-            ))}
-          </ol>
+    <Sortable ids={ids} onMove={onMove}>
+      <div className="lineup-table card-box">
+        <div className="lineup-head" aria-hidden="true">
+          <span className="lineup-head-name">Batter</span>
+          <span>Leading off, runs</span>
+          <span>Sacrifice, runs</span>
+          <span>Steal needs</span>
         </div>
-      </SortableContext>
-    </DndContext>
+        <ol className="lineup">
+          {spots.map((spot, index) => (
+            <Place
+              key={spot.batter.person.id}
+              spot={spot}
+              nth={index + 1}
+              onChange={onChange}
+              onLeave={onLeave}
+            />
+          ))}
+        </ol>
+      </div>
+    </Sortable>
   );
 }
 
@@ -85,26 +57,8 @@ function Place({
   onLeave: (person: Person) => void;
 }) {
   const { person } = batter;
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } =
-    useSortable({ id: person.id });
   return (
-    <li
-      ref={setNodeRef}
-      className={isDragging ? 'lineup-moving' : undefined}
-      style={
-        transform ? { transform: `translateY(${String(Math.round(transform.y))}px)` } : undefined
-      }
-    >
-      <button
-        type="button"
-        className="lineup-handle"
-        ref={setActivatorNodeRef}
-        {...attributes}
-        {...listeners}
-        aria-label={`Move ${person.name}, batting ${String(nth)}`}
-      >
-        <GripVertical size={20} aria-hidden="true" />
-      </button>
+    <SortableRow id={person.id} label={`Move ${person.name}, batting ${String(nth)}`}>
       <span className="figure lineup-nth">{nth}</span>
       <button
         type="button"
@@ -143,6 +97,6 @@ function Place({
       >
         <X size={18} aria-hidden="true" />
       </Button>
-    </li>
+    </SortableRow>
   );
 }

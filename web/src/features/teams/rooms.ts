@@ -1,4 +1,4 @@
-import { Diamond, Footprints, Scale, Timer, Users, type LucideIcon } from 'lucide-react';
+import { Diamond, Footprints, Hand, Scale, Timer, Users, type LucideIcon } from 'lucide-react';
 import { StealIcon } from './StealIcon.tsx';
 
 /** A room of the house: a question that coaches ask. */
@@ -20,6 +20,7 @@ export const ROOMS: readonly Room[] = [
   { to: 'timing', text: 'Time', Icon: Timer, key: 'T', group: 'play' },
   { to: 'steals', text: 'Steal', Icon: StealIcon, key: 'S', group: 'run' },
   { to: 'leads', text: 'Leads', Icon: Footprints, key: 'L', group: 'run' },
+  { to: 'signs', text: 'Signs', Icon: Hand, key: 'I', group: 'run' },
   { to: 'innings', text: 'Odds', Icon: Scale, key: 'O', group: 'odds' },
   {
     to: 'people',

@@ -1,2 +1,3 @@
 export { Figure } from './Figure.tsx';
 export { jointsOf, poseAt, type Frame, type Point, type Pose } from './pose.ts';
+export { CoachFigure, HANDS_DOWN, type CoachHands } from './CoachFigure.tsx';

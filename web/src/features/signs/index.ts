@@ -1,0 +1,1 @@
+export { GiveSign, WhoMissed, type Reader } from './GiveSign.tsx';

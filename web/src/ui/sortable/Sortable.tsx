@@ -1,0 +1,83 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { GripVertical } from 'lucide-react';
+import type { ReactNode } from 'react';
+
+/** A list whose rows are put in order by hand or by the keys. Its rows are `SortableRow`s. */
+export function Sortable<Id extends string>({
+  ids,
+  onMove,
+  children,
+}: {
+  ids: readonly Id[];
+  onMove: (ids: Id[]) => void;
+  children: ReactNode;
+}) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  return (
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={({ active, over }) => {
+        if (!over || active.id === over.id) return;
+        const from = ids.indexOf(active.id as Id);
+        onMove(arrayMove([...ids], from, ids.indexOf(over.id as Id)));
+      }}
+    >
+      <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
+        {children}
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+/** One row of it, with its handle at the front. @param label what the handle moves */
+export function SortableRow({
+  id,
+  label,
+  children,
+}: {
+  id: string;
+  label: string;
+  children: ReactNode;
+}) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } =
+    useSortable({ id });
+  return (
+    <li
+      ref={setNodeRef}
+      className={isDragging ? 'lineup-moving' : undefined}
+      style={
+        transform ? { transform: `translateY(${String(Math.round(transform.y))}px)` } : undefined
+      }
+    >
+      <button
+        type="button"
+        className="lineup-handle"
+        ref={setActivatorNodeRef}
+        {...attributes}
+        {...listeners}
+        aria-label={label}
+      >
+        <GripVertical size={20} aria-hidden="true" />
+      </button>
+      {children}
+    </li>
+  );
+}

@@ -1,0 +1,1 @@
+export { Sortable, SortableRow } from './Sortable.tsx';
