@@ -105,7 +105,7 @@ test('a line-up is moved by hand and by keys, a season pulls a batter, and the r
   await page.getByRole('button', { name: /^Move .*, batting 1$/ }).focus();
   const spoken = page.locator('[id^=DndLiveRegion]');
   await page.keyboard.press('Space');
-  await expect(page.locator('.lineup-moving')).toHaveCount(1);
+  await expect(page.locator('.sortable-moving')).toHaveCount(1);
   for (let place = 0; place < 2; place += 1) {
     const said = await spoken.innerText();
     await page.keyboard.press('ArrowDown');

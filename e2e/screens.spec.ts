@@ -18,7 +18,7 @@ async function expectAccessible(page: Page, colorScheme: 'light' | 'dark'): Prom
 }
 
 /** Before anybody is signed in. */
-const FRONT = ['/sign-in', '/sign-up', '/reset'];
+const FRONT = ['/sign-in', '/sign-up', '/reset', '/drill'];
 /** Of a coach who is signed in, and of no team. */
 const OWN = ['/account', '/teams'];
 const SCREENS = [
@@ -49,6 +49,11 @@ const SCREENS = [
   'leads/second',
   'leads/third',
   'leads/sheet',
+  'signs',
+  'signs/drills',
+  'signs/series',
+  'signs/arms',
+  'signs/cards',
   'level',
   'people',
   'people?retired=1',

@@ -68,6 +68,7 @@ async function benchCore() {
   (await benchOf('steals')).benchSteals(print);
   (await benchOf('innings')).benchInnings(print);
   (await benchOf('games')).benchGames(print);
+  (await benchOf('signs')).benchSigns(print);
 }
 
 /** Readings per second over HTTP, and the same rows straight into PostgreSQL, equally many at once. */

@@ -102,9 +102,10 @@ async function takeAll(browser, address) {
       await work.getByRole('link', { name: 'Odds' }).click();
       await page.getByText('Your lineup against').waitFor();
       await take('odds');
-      await page.getByRole('link', { name: 'Lineup' }).click();
-      await page.locator('.lineup').waitFor();
-      await take('lineup');
+      await work.getByRole('link', { name: 'Signs' }).click();
+      await page.getByText(/sequences seen/).waitFor();
+      await page.getByRole('progressbar').waitFor({ state: 'hidden' });
+      await take('signs');
     }
     if (device === '') {
       await work.getByRole('link', { name: 'Team' }).click();

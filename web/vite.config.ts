@@ -32,7 +32,13 @@ export default defineConfig({
     target: 'es2022',
     // Nothing is inlined: the content security policy allows fonts and scripts as files only.
     assetsInlineLimit: 0,
-    modulePreload: { polyfill: false },
+    modulePreload: {
+      polyfill: false,
+      // The first load names no script of a room that may never be opened; once it is there the service worker has
+      // them all. A room's styles are still fetched before it shows.
+      resolveDependencies: (_file, needed, { hostType }) =>
+        hostType === 'html' ? needed : needed.filter((each) => each.endsWith('.css')),
+    },
   },
   css: {
     preprocessorOptions: {

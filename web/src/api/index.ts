@@ -18,5 +18,3 @@ export {
   useOutbox,
   wordsOf,
 } from './writes.ts';
-export { keepSealed, readSealed } from './sealed.ts';
-export { workerOf } from './worker.ts';

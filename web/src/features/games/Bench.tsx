@@ -6,6 +6,7 @@ import { PitchLog } from './PitchLog.tsx';
 import { PlaysTable } from './PlaysTable.tsx';
 import { RaceBox } from './RaceBox.tsx';
 import { SayIt, SignButtons } from './SayIt.tsx';
+import { SignGiven } from './SignGiven.tsx';
 import { TapBar } from './TapBar.tsx';
 import type { Desk } from './useDesk.ts';
 import { useFrameBehind } from './useFrameBehind.ts';
@@ -29,6 +30,7 @@ export function Bench({ desk, taps }: { desk: Desk; taps: Taps }) {
         <GameOpen value={behind.game}>
           <Watch desk={behind.desk} />
           <Who desk={behind.desk} />
+          <SignGiven />
         </GameOpen>
       </div>
       <div className="desk-race card-box" aria-busy={isBehind}>

@@ -6,6 +6,7 @@ import { PlaysTable } from './PlaysTable.tsx';
 import { NoDevices } from './NoDevices.tsx';
 import { VerdictLine } from './RaceBox.tsx';
 import { SayIt, SignButtons } from './SayIt.tsx';
+import { SignGiven } from './SignGiven.tsx';
 import { TapBar } from './TapBar.tsx';
 import type { Desk } from './useDesk.ts';
 import { useGame } from './useGame.ts';
@@ -32,6 +33,7 @@ export function ThirdBase({ desk, taps }: { desk: Desk; taps: Taps }) {
       <NoDevices />
       <VerdictLine desk={desk} />
       <SignButtons desk={desk} />
+      <SignGiven />
       {weBat && on.length > 1 && spoken && (
         <PickOne
           label="Talking to"

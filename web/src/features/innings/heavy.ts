@@ -1,4 +1,4 @@
-import { workerOf } from '../../api/index.ts';
+import { workerOf } from '../../api/worker.ts';
 import type { Heavy } from './innings.worker.ts';
 
 /** The worker of the odds. @throws Error with words for the coach when it does not load or breaks */

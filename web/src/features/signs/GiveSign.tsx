@@ -6,6 +6,7 @@ import {
   signGenerator,
   signsNow,
   type Meaning,
+  type SignBook,
   type SignContext,
   type SignSystem,
   type TouchWeights,
@@ -156,7 +157,7 @@ function Giving({
             onKeyUp={hide}
             onBlur={hide}
           >
-            Hold to see: {signWord(play)}
+            Hold: {signWord(play)}
           </Button>
         ) : (
           <p className="quiet">Your signs have none for {signWord(play).toLowerCase()}.</p>
@@ -207,46 +208,44 @@ function NextIndicator({ system, hot }: { system: SignSystem; hot: string }) {
   const team = useTeam();
   const save = useSaveSigns(team.id);
   const [next] = freeTouches(system);
+  if (system.indicator.kind !== 'fixed' || next === undefined) {
+    return (
+      <span className="give-indicator">
+        Indicator: <strong>{touchWord(hot)}</strong>
+      </span>
+    );
+  }
+  const change = (book: SignBook): SignBook => {
+    const before = signsNow(book);
+    if (!before) return book;
+    const { touches } = before.system;
+    const changed: SignSystem = {
+      ...before.system,
+      touches: touches.includes(next) ? touches : [...touches, next],
+      indicator: { kind: 'fixed', touch: next },
+    };
+    const id = newId<SignVersionId>();
+    const version = { ...before, id, at: new Date().toISOString(), system: changed };
+    return { ...book, versions: [...book.versions, version].slice(-60) };
+  };
   return (
-    <span className="give-indicator">
-      Indicator: <strong>{touchWord(hot)}</strong>
-      {system.indicator.kind === 'fixed' && next !== undefined && (
-        <Button
-          variant="link"
-          disabled={save.isPending}
-          onClick={() => {
-            save.mutate(
-              (book) => {
-                const before = signsNow(book);
-                if (!before) return book;
-                const touches = before.system.touches.includes(next)
-                  ? before.system.touches
-                  : [...before.system.touches, next];
-                const changed: SignSystem = {
-                  ...before.system,
-                  touches,
-                  indicator: { kind: 'fixed', touch: next },
-                };
-                const version = {
-                  ...before,
-                  id: newId<SignVersionId>(),
-                  at: new Date().toISOString(),
-                  system: changed,
-                };
-                return { ...book, versions: [...book.versions, version].slice(-60) };
-              },
-              {
-                onSuccess: () => {
-                  notify(`The indicator is the ${touchWord(next)} now. Tell your players.`);
-                },
-              },
-            );
-          }}
-        >
-          Change to {touchWord(next)}
-        </Button>
-      )}
-    </span>
+    <Button
+      variant="outline-primary"
+      className="give-indicator"
+      disabled={save.isPending}
+      onClick={() => {
+        save.mutate(change, {
+          onSuccess: () => {
+            notify(`The indicator is the ${touchWord(next)} now. Tell your players.`);
+          },
+        });
+      }}
+    >
+      <span>
+        Indicator: <strong>{touchWord(hot)}</strong>
+      </span>
+      <small>Change to {touchWord(next)}</small>
+    </Button>
   );
 }
 

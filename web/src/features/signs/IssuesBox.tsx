@@ -15,9 +15,11 @@ export function IssuesBox({
   issues: readonly SignIssue[];
   onFix: (system: SignSystem) => void;
 }) {
-  const sorted = issues.toSorted(
-    (a, b) => Number(a.level === 'warning') - Number(b.level === 'warning'),
-  );
+  const torn = issues.flatMap(({ code, plays }) => (code === 'TWO_MEANINGS' ? plays : []));
+  const sorted = issues
+    // What no sequence gives because it shares its touches is said once.
+    .filter(({ code, plays }) => code !== 'UNREACHABLE_PLAY' || !torn.includes(plays[0] ?? ''))
+    .toSorted((a, b) => Number(a.level === 'warning') - Number(b.level === 'warning'));
   const more = sorted.length - SHOWN;
   if (sorted.length === 0) {
     return (

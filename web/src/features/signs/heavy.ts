@@ -1,4 +1,4 @@
-import { workerOf } from '../../api/index.ts';
+import { workerOf } from '../../api/worker.ts';
 import type { Heavy } from './signs.worker.ts';
 
 /** The worker of the signs. @throws Error with words for the coach when it does not load or breaks */

@@ -2,7 +2,8 @@ import type { Kept } from '@bradyon/contract/kept';
 import type { SignBook } from '@bradyon/core/signs';
 import type { TeamId } from '@bradyon/core/units';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { currentOf, keepSealed, readSealed, RefusedError, request } from '../../api/index.ts';
+import { currentOf, RefusedError, request } from '../../api/index.ts';
+import { keepSealed, readSealed } from '../../api/sealed.ts';
 import { notify } from '../../ui/index.ts';
 
 /** Signs stay in the memory of a tab only so long after the last screen that shows them. */

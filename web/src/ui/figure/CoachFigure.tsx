@@ -31,7 +31,7 @@ export function CoachFigure({
   const right = armTo(-1, hands.right);
   const left = armTo(1, hands.left);
   return (
-    <svg className="coach-figure" viewBox="-48 -116 96 120" role="img" aria-label={label}>
+    <svg className="coach-figure" viewBox="-48 -124 96 128" role="img" aria-label={label}>
       <g className="coach-legs">
         <Bone spots={[at(-5, 54), at(-8, 30), at(-9, 3)]} width={9} />
         <Bone spots={[at(5, 54), at(8, 30), at(9, 3)]} width={9} />

@@ -15,6 +15,7 @@ import {
 } from '@dnd-kit/sortable';
 import { GripVertical } from 'lucide-react';
 import type { ReactNode } from 'react';
+import './Sortable.scss';
 
 /** A list whose rows are put in order by hand or by the keys. Its rows are `SortableRow`s. */
 export function Sortable<Id extends string>({
@@ -62,14 +63,14 @@ export function SortableRow({
   return (
     <li
       ref={setNodeRef}
-      className={isDragging ? 'lineup-moving' : undefined}
+      className={isDragging ? 'sortable-moving' : undefined}
       style={
         transform ? { transform: `translateY(${String(Math.round(transform.y))}px)` } : undefined
       }
     >
       <button
         type="button"
-        className="lineup-handle"
+        className="sortable-handle"
         ref={setActivatorNodeRef}
         {...attributes}
         {...listeners}
