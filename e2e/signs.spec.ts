@@ -66,7 +66,7 @@ test('a conflict is named with its shortest sequence, mended by one tap, and put
   // How long it holds comes by and by, as a range; a play is shown touch by touch.
   const strength = page.getByRole('region', { name: 'If they film you' });
   await expect(strength).toContainText(/\d+–\d+ sequences seen|\d+ sequences seen/);
-  await expect(strength.getByRole('progressbar')).toBeHidden();
+  await expect(strength.getByRole('progressbar')).toBeHidden({ timeout: 60_000 });
   await page.getByLabel('As they see it').selectOption('bunt');
   const sequence = page.getByRole('list', { name: 'The sequence' });
   const first = await sequence.innerText();

@@ -3,7 +3,7 @@
  * team by it. Then the old one can be taken out. What is sealed stays as it is.
  * OWNER_DATABASE_URL connects as the owner of the tables.
  */
-import { signKeysFrom } from './config.ts';
+import { signKeysFrom } from './signKeys.ts';
 import { makePool } from './db/pool.ts';
 import { rewrapKeys } from './features/signs/index.ts';
 

@@ -3,7 +3,7 @@
  * `keep` (load the demo if the database is new) or `fresh` (remove everything, load the demo).
  * Prints the application's connection as one line of JSON.
  */
-import { signKeysFrom } from './config.ts';
+import { signKeysFrom } from './signKeys.ts';
 import { migrationsBeside } from './db/migrate.ts';
 import { makePool } from './db/pool.ts';
 import { dropDatabase, prepareDatabase, type Cluster } from './db/setup.ts';

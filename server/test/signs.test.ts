@@ -3,7 +3,7 @@ import type { Kept } from '@bradyon/contract/kept';
 import type { Drill, DrillPass, SignAnswersPage } from '@bradyon/contract/signs';
 import { decode, type SignBook } from '@bradyon/core/signs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { signKeysFrom } from '../src/config.ts';
+import { signKeysFrom } from '../src/signKeys.ts';
 import { makeVault } from '../src/features/signs/seal.ts';
 import { rewrapKeys } from '../src/features/signs/index.ts';
 import { aPerson, aSeason, aSignAnswer, aSignBook, startApi, type Api } from './api.ts';

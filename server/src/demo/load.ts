@@ -6,7 +6,7 @@ import sql, { bulk } from 'sql-template-tag';
 import { inTransaction, one, type Tx } from '../db/query.ts';
 import { hashPassword } from '../features/accounts/index.ts';
 import { restoreTeam } from '../features/files/index.ts';
-import type { SignKey } from '../config.ts';
+import type { SignKey } from '../signKeys.ts';
 import { insertDemoSigns } from './signs.ts';
 import { demoTeamFile } from './teamFile.ts';
 import { makeUuid } from './uuid.ts';

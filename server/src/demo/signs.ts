@@ -8,7 +8,7 @@ import {
   type SignSystem,
 } from '@bradyon/core/signs';
 import type { PersonId, SignAnswerId, SignVersionId, TeamId } from '@bradyon/core/units';
-import type { SignKey } from '../config.ts';
+import type { SignKey } from '../signKeys.ts';
 import type { Tx } from '../db/query.ts';
 import { insertAnswers, makeVault, saveBook } from '../features/signs/index.ts';
 import { makeUuid } from './uuid.ts';

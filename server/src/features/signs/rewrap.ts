@@ -1,7 +1,7 @@
 import type { TeamId } from '@bradyon/core/units';
 import type { Pool } from 'pg';
 import sql from 'sql-template-tag';
-import type { SignKey } from '../../config.ts';
+import type { SignKey } from '../../signKeys.ts';
 import { many, one } from '../../db/query.ts';
 import { makeVault, type WrappedKey } from './seal.ts';
 

@@ -1,5 +1,5 @@
 import { createCipheriv, createDecipheriv, randomBytes } from 'node:crypto';
-import type { SignKey } from '../../config.ts';
+import type { SignKey } from '../../signKeys.ts';
 
 const CIPHER = 'aes-256-gcm';
 const IV_BYTES = 12;

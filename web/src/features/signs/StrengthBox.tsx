@@ -30,7 +30,7 @@ export function StrengthBox({ system, isSound }: { system: SignSystem; isSound: 
     <section
       className="card-box signs-strength"
       aria-label="If they film you"
-      aria-busy={done < 1 && !isStopped}
+      aria-busy={isSound && done === 0 && !isStopped}
     >
       <h2>If they film you</h2>
       {error && <p>{error.message}</p>}
