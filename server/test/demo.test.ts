@@ -4,10 +4,21 @@ import type { StaffThumb } from '@bradyon/contract/thumb';
 import type { Team } from '@bradyon/contract/teams';
 import { POSITIONS, type Opponent, type Person } from '@bradyon/core/people';
 import { compareStarts, conditionsOf, populationsOf, runnerOf } from '@bradyon/core/sprint';
+import { makeRandom } from '@bradyon/core/maths';
+import {
+  contextsOf,
+  schoolOf,
+  signsNow,
+  slipsOf,
+  validate,
+  type SignBook,
+} from '@bradyon/core/signs';
 import { judgeSteal, stealKinds, questionOf } from '@bradyon/core/steals';
 import { calibrationsOf, daysSince, OLD_AFTER_DAYS, type Reading } from '@bradyon/core/timing';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { loadDemo } from '../src/demo/load.ts';
+import { makeVault } from '../src/features/signs/index.ts';
+import type { SealedBook } from '../src/features/signs/signs.sql.ts';
 import { DEMO_KEYS, readingsIn, startApi, type Api, type Client } from './api.ts';
 
 const TODAY = new Date('2031-05-20T12:00:00Z');
@@ -159,5 +170,33 @@ describe('the demo world', () => {
     } finally {
       await used.stop();
     }
+  });
+});
+
+describe('the signs of the demo', () => {
+  it('are of two schools, one of them with a squeeze that a missed touch makes a bunt', async () => {
+    const vault = makeVault(DEMO_KEYS);
+    const { rows } = await api.owner.query<SealedBook>(
+      `select team_id as "teamId", key_id as "keyId", wrapped_key as "wrappedKey", sealed
+       from sign_books`,
+    );
+    const systems = rows.map((row) => {
+      const book = vault.openBook(row.sealed, row, row.teamId) as SignBook;
+      const system = signsNow(book)?.system;
+      if (!system) throw new Error('signs were expected');
+      expect(validate(system).isSound).toBe(true);
+      return system;
+    });
+    expect(systems.map(schoolOf).toSorted()).toEqual(['count', 'indicator']);
+    const weak = systems.flatMap((system) => {
+      const [context] = contextsOf(system);
+      if (!context) return [];
+      return slipsOf(system, context, { samples: 200, random: makeRandom(3) }).filter(
+        ({ isCritical, missed }) => isCritical && missed.wrong > 0.2,
+      );
+    });
+    expect(weak.map(({ meaning, missed }) => [meaning, missed.becomes])).toEqual([
+      ['squeeze', 'bunt'],
+    ]);
   });
 });

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { makeRandom } from '../maths/index.ts';
 import { claims, decode, startState, step } from './decode.ts';
+import { signGenerator } from './generate.ts';
 import type { Scheme, SignContext, SignSystem } from './system.ts';
 import { validate } from './validate.ts';
 
@@ -102,6 +104,29 @@ describe('any system at all', () => {
       ),
       { numRuns: 3000 },
     );
+  });
+
+  it('is given by sequences that say what they are made to say, as far as it can be hidden at all', () => {
+    let made = 0;
+    fc.assert(
+      fc.property(system, fc.integer(), (own, seed) => {
+        const random = makeRandom(seed);
+        const { meanings, make } = signGenerator(own, context);
+        for (const meaning of meanings) {
+          for (let time = 0; time < 5; time += 1) {
+            const sequence = make(meaning, random);
+            if (!sequence) return;
+            made += 1;
+            const found = decode(own, sequence, context);
+            expect(found).toEqual(
+              meaning === null ? { kind: 'nothing' } : { kind: 'play', play: meaning },
+            );
+          }
+        }
+      }),
+      { numRuns: 150 },
+    );
+    expect(made).toBeGreaterThan(100);
   });
 
   it('is proved sound only if no sequence has two meanings, and else shown by a shortest one', () => {

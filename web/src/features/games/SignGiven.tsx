@@ -25,15 +25,23 @@ export function SignGiven() {
   const { sign, bases } = situation;
   const isOn = sign !== null && sign.play !== 'nothing';
   if (!weBat || situation.over !== null) return null;
-  const given = now.events.filter(({ kind }) => kind === 'sign').slice(-LAST_SIGNS);
+  // Told once more whether it was seen, it is not another sign.
+  const given = now.events
+    .filter((event) => event.kind === 'sign' && event.seen === null)
+    .slice(-LAST_SIGNS);
+  // Who has answered is asked anew with each sign.
+  const signId = given.at(-1)?.id ?? 'none';
   const live = given.filter((event) => event.kind === 'sign' && event.play !== 'nothing');
   const readers = [situation.batter, bases.third, bases.second, bases.first].flatMap(
     (id): Reader[] => (id !== null && person(id) ? [{ id, name: name(id) }] : []),
   );
   return (
     <Suspense>
-      {isOn && sign.seen === false && <WhoMissed play={signOf(sign.play)} readers={readers} />}
+      {isOn && sign.seen === false && (
+        <WhoMissed key={`missed ${signId}`} play={signOf(sign.play)} readers={readers} />
+      )}
       <GiveSign
+        key={`given ${signId}`}
         play={isOn ? signOf(sign.play) : null}
         context={{
           inning: situation.inning,
