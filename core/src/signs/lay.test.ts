@@ -95,6 +95,19 @@ describe('a fix', () => {
     }
   });
 
+  it('is not offered when it would mend nothing', () => {
+    const own = newSystem('indicator', SIGN_PLAYS.slice(0, 4), makeRandom(1));
+    if (own.scheme.kind !== 'indicator') throw new Error('an indicator was expected');
+    const map = own.scheme.map.with(1, { touch: 'cap', play: 'bunt' });
+    const torn: SignSystem = { ...own, occurrence: 'any', scheme: { ...own.scheme, map } };
+    const issue = validate(torn).issues.find(({ plays }) => plays.join() === 'bunt,steal');
+    if (!issue) throw new Error('an issue was expected');
+    // Which sign counts is another question: one touch would still be two plays.
+    const kinds = fixesFor(issue, torn).map(({ what }) => what.kind);
+    expect(kinds).not.toContain('firstCounts');
+    expect(kinds).not.toContain('lastCounts');
+  });
+
   it('is there for a conflict that was built on purpose', () => {
     const own = newSystem('indicator', SIGN_PLAYS.slice(0, 4), makeRandom(1));
     const { scheme } = own;
