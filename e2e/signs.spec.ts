@@ -3,7 +3,7 @@ import { GameDay, stands } from './pages/gameDay.ts';
 import { expect, test } from './pages/test.ts';
 
 // A phone that asks what it may not is refused, and the browser notes it.
-test.use({ allowed: [/Failed to load resource/] });
+test.use({ allowed: [/Failed to load resource|net::ERR_|ERR_INTERNET/] });
 
 /** Everything that the browser keeps of this page, as one text. */
 function kept(page: Page): Promise<string> {
@@ -158,7 +158,7 @@ test('a player drills on a phone by a link, without signing in, and nothing is k
   }
   expect(seen.size).toBe(3);
   await page.getByRole('button', { name: /Change to/ }).click();
-  await expect(page.getByText(/^The indicator is the/)).toBeVisible();
+  await expect(page.getByText(/^The indicator has changed/)).toBeVisible();
   await stands(page, /Top 1/);
   await expect(page.locator('.strip-saved').getByText('All saved')).toBeVisible();
   expect(await kept(page)).not.toMatch(/belt|"touch"|"indicator"/);
@@ -189,4 +189,35 @@ test('number cards share no code with the last, and show only when asked for', a
   await expect(page.getByText(/^Card 2\./)).toBeVisible();
   const two = await codes();
   expect(two.filter((code) => one.includes(code))).toEqual([]);
+});
+
+test.describe('from a cold start without network', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('a sign is given from what the device keeps, encrypted', async ({ page, context }) => {
+    const coach = new GameDay(page);
+    await coach.makeRosters();
+    await page.goto(`/teams/${coach.teamId}/signs`);
+    await page.getByRole('button', { name: 'Start with this' }).first().click();
+    await page.getByRole('button', { name: 'Put in force' }).click();
+    await expect(page.getByText(/^Version 1/)).toBeVisible();
+    await coach.openGame();
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready;
+    });
+    await page.reload();
+    await expect(page.getByRole('button', { name: 'Hold: Nothing on' })).toBeVisible();
+    await context.setOffline(true);
+    await page.close();
+
+    const cold = await context.newPage();
+    await cold.goto(coach.gamePath());
+    await stands(cold, /Top 1/);
+    const hold = cold.getByRole('button', { name: 'Hold: Nothing on' });
+    await hold.hover();
+    await cold.mouse.down();
+    await expect(cold.locator('.give-shown')).toBeVisible();
+    await cold.mouse.up();
+    expect(await kept(cold)).not.toMatch(/belt|"touch"/);
+  });
 });

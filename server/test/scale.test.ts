@@ -11,6 +11,7 @@ afterAll(() => api.stop());
 const ASKED_BEFORE_THE_TEAM = [
   'invites__code_hash',
   'gate_devices__token_hash',
+  'drill_passes__code_hash',
   'game_passes__code_hash',
 ];
 

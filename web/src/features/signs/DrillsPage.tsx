@@ -5,6 +5,7 @@ import {
   dueSigns,
   isCriticalPlay,
   isMissed,
+  type knownSigns,
   missOf,
   missPrior,
   pairMisses,
@@ -29,7 +30,7 @@ import { answerWrite, todayNow, useAnswers } from './answers.ts';
 import { DrillRunner } from './DrillRunner.tsx';
 import { secureRandom } from './random.ts';
 import { SignPage } from './SignPage.tsx';
-import { oneIn } from './words.ts';
+import { oneIn, signWord } from './words.ts';
 
 /** Who misses signs, who is due, and a round for everybody. */
 export function DrillsPage() {
@@ -63,6 +64,17 @@ function Drills({ book }: { book: SignBook }) {
   return <Table system={system} players={ours} />;
 }
 
+/** As often as a sign is missed to be named. */
+const OFTEN_MISSED = 0.25;
+
+/** The sign that somebody misses most; null: none is missed often. */
+function worstOf(memories: ReturnType<typeof knownSigns>['memories']): string | null {
+  const [worst] = [...memories]
+    .map(([play, { miss }]) => ({ play, mean: missOf(miss).mean }))
+    .toSorted((a, b) => b.mean - a.mean);
+  return worst && worst.mean >= OFTEN_MISSED ? worst.play : null;
+}
+
 /** How often somebody misses, by all their answers. */
 function missesOf(answers: readonly SignAnswer[], today: number): ReturnType<typeof missOf> {
   const day = Math.floor(today);
@@ -88,6 +100,7 @@ function Table({ system, players }: { system: SignSystem; players: readonly Pers
         miss: missesOf(own, today),
         falseAlarms: known.falseAlarms,
         due: dueSigns(system, known, today),
+        worst: worstOf(known.memories),
       };
     })
     .toSorted((a, b) => b.miss.mean - a.miss.mean);
@@ -123,6 +136,7 @@ function Table({ system, players }: { system: SignSystem; players: readonly Pers
               <tr>
                 <th scope="col">Player</th>
                 <th scope="col">Misses</th>
+                <th scope="col">Most missed</th>
                 <th scope="col">Read</th>
                 <th scope="col">False alarms</th>
                 <th scope="col">Due</th>
@@ -130,7 +144,7 @@ function Table({ system, players }: { system: SignSystem; players: readonly Pers
               </tr>
             </thead>
             <tbody>
-              {rows.map(({ player, count, miss, falseAlarms, due }) => (
+              {rows.map(({ player, count, miss, falseAlarms, due, worst }) => (
                 <tr key={player.id}>
                   <th scope="row">{personLabel(player)}</th>
                   <td>
@@ -145,6 +159,7 @@ function Table({ system, players }: { system: SignSystem; players: readonly Pers
                       </>
                     )}
                   </td>
+                  <td>{worst === null ? '–' : signWord(worst)}</td>
                   <td className="figure">{count}</td>
                   <td className="figure">{falseAlarms}</td>
                   <td>{due.length === 0 ? '–' : `${String(due.length)} signs`}</td>

@@ -236,7 +236,8 @@ function NextIndicator({ system, hot }: { system: SignSystem; hot: string }) {
       onClick={() => {
         save.mutate(change, {
           onSuccess: () => {
-            notify(`The indicator is the ${touchWord(next)} now. Tell your players.`);
+            // Whoever looks over a shoulder reads no touch in it.
+            notify('The indicator has changed. Tell your players.');
           },
         });
       }}
