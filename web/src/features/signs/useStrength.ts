@@ -9,9 +9,12 @@ import {
 import { useEffect, useState } from 'react';
 import { inSignWorker } from './heavy.ts';
 
-/** Series of games that are watched, a few at a time: the first figure comes at once, and it settles. */
-const RUNS = 48;
-const AT_ONCE = 6;
+/**
+ * Series of games that are watched, a few at first: a figure comes at once, and it settles. Each part draws its
+ * sequences anew, so there are not many parts.
+ */
+const PARTS = [6, 12, 30] as const;
+const RUNS = PARTS.reduce((sum, part) => sum + part, 0);
 
 export interface StrengthNow {
   strength: Strength | null;
@@ -44,8 +47,8 @@ export function useStrength(system: SignSystem | null, giving: Giving): Strength
     let isOld = false;
     const run = async (): Promise<void> => {
       let watched = NOTHING_WATCHED;
-      for (let runs = 0; runs < RUNS; runs += AT_ONCE) {
-        const part = await inSignWorker((heavy) => heavy.watch(own, how, AT_ONCE, 1 + runs));
+      for (const [seed, runs] of PARTS.entries()) {
+        const part = await inSignWorker((heavy) => heavy.watch(own, how, runs, seed + 1));
         if (isOld) return;
         if (!part) {
           setFound({ asked, strength: null, done: 1, error: null });
@@ -55,7 +58,7 @@ export function useStrength(system: SignSystem | null, giving: Giving): Strength
         setFound({
           asked,
           strength: strengthOf(watched),
-          done: (runs + AT_ONCE) / RUNS,
+          done: watched.runs / RUNS,
           error: null,
         });
       }
