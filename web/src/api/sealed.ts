@@ -1,5 +1,6 @@
 import { get, set } from 'idb-keyval';
 import { kept } from './device.ts';
+import { currentAccount } from './session.ts';
 
 /**
  * What is secret lies on the device encrypted, by a key that no script can read out: a copy of the browser's
@@ -31,6 +32,8 @@ export async function keepSealed(name: string, value: unknown): Promise<void> {
   const iv = crypto.getRandomValues(new Uint8Array(IV_BYTES));
   const plain = new TextEncoder().encode(JSON.stringify(value));
   const body = await crypto.subtle.encrypt({ name: ALGORITHM.name, iv }, key, plain);
+  // Signed out meanwhile, here or in another tab: nothing comes back onto the device.
+  if (currentAccount() === null) return;
   await set(name, { iv, body } satisfies Sealed, kept.sealed);
 }
 
