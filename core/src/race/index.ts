@@ -12,3 +12,11 @@ export {
   type WeightedPitch,
 } from './pitches.ts';
 export type { TagAtBase } from './tag.ts';
+export {
+  ONE_BOUNCE_REACH,
+  reachFeet,
+  SPEED_PER_MPH,
+  throwBouncingSeconds,
+  throwSeconds,
+  type Arm,
+} from './throws.ts';

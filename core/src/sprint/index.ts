@@ -1,4 +1,4 @@
-export { distanceAfter, speedAfter, timeToCover } from './curve.ts';
+export { distanceAfter, speedAfter, timeToCover, type SpeedCurve } from './curve.ts';
 export { diveSeconds } from './dive.ts';
 export { fitSprint, predictRun, type TimedRun } from './fit.ts';
 export { simulateGateRun } from './gateRun.ts';

@@ -3,7 +3,7 @@ import { LEVELS, type Level, type LevelName } from './levels.ts';
 /** One number of a level that a team may set for itself. */
 export interface LevelConstant {
   name: string;
-  unit: 's' | 'ft' | 'ft/s' | 'share';
+  unit: 's' | 'ft' | 'ft/s' | 'ft/s²' | 'mph' | 'degrees' | 'share';
   /** What it is for, to show beside it. */
   note: string;
   min: number;

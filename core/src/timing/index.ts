@@ -14,6 +14,7 @@ export {
   LEVEL_CONSTANTS,
   levelOf,
   type LevelChanges,
+  type LevelConstant,
   type LevelConstantKey,
 } from './constants.ts';
 export { lateTaps, nextThumbPitch, type ThumbPitch } from './thumbDrill.ts';

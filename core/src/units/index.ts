@@ -20,4 +20,5 @@ export type {
   ThumbRepId,
   TogetherId,
 } from './ids.ts';
+export { feetBetween, placeOfBag, type Bag, type Place } from './places.ts';
 export { FEET_PER_METER, roundToMillisecond, secondsBetween } from './quantities.ts';

@@ -1,0 +1,102 @@
+import { describe, expect, it } from 'vitest';
+import { near, setupOf, tableValue } from '../../test/bunts.ts';
+import cells from '../../vectors/field/bunt_cells.json';
+import vectors from '../../vectors/field/squeeze.json';
+import { PRESETS } from '../rules/index.ts';
+import { figuresAt } from '../timing/figures.ts';
+import {
+  aimMap,
+  alignmentOf,
+  buntMap,
+  BUNT_FIGURES,
+  lateShow,
+  pitchOutChance,
+  prepareBunt,
+  shownLate,
+  skillOf,
+  squeezeOutcome,
+  squeezeRunner,
+  type BuntFigures,
+  type SqueezeClock,
+} from './index.ts';
+
+const OF_SPORT = {
+  baseball: { name: 'bb_suicide', level: 'college', rollFeet: 30, hardest: 58 },
+  fastpitch: { name: 'fp_suicide', level: 'fpCollege', rollFeet: 15, hardest: 48 },
+} as const;
+
+describe('the squeeze clock', () => {
+  it('has the constants of the figures computed elsewhere', () => {
+    const figures = figuresAt(BUNT_FIGURES, 'college', {});
+    const { constants } = vectors;
+    expect([
+      figures.pitchOutMost,
+      figures.pitchOutDead,
+      figures.lefthanderSees,
+      figures.missedSuicide,
+      figures.missedSafety,
+      figures.popSuicide,
+    ]).toEqual([
+      constants.poMax,
+      constants.poDead,
+      constants.lhpSees,
+      constants.missDead,
+      constants.missSafety,
+      constants.popDouble,
+    ]);
+    // Half of the most is pitched out where the show alone is half seen.
+    const half = { breakSeconds: 5, showSeconds: -constants.po50 };
+    expect(pitchOutChance(half, constants.rhpSees, figures)).toBeCloseTo(constants.poMax / 2, 6);
+    const steep = { ...half, showSeconds: half.showSeconds - constants.poW };
+    expect(pitchOutChance(steep, 1, figures) / constants.poMax).toBeCloseTo(
+      1 / (1 + Math.exp(-1)),
+      6,
+    );
+    const both = { breakSeconds: -9, showSeconds: 9 };
+    expect(pitchOutChance(both, 1, figures)).toBeCloseTo(
+      constants.poMax * constants.runnerWeight,
+      6,
+    );
+  });
+
+  it.each(vectors.cases)(
+    'comes to what was computed elsewhere: $sport, $runnerBreak, $show',
+    (given) => {
+      const { name, level, rollFeet, hardest } = OF_SPORT[given.sport as keyof typeof OF_SPORT];
+      const figures: BuntFigures = figuresAt(BUNT_FIGURES, level, {});
+      const state = cells.cells.find((each) => each.name === name);
+      if (!state) throw new Error('no such state');
+      const clock: SqueezeClock = {
+        breakSeconds: given.runnerBreak,
+        showSeconds: given.show,
+        releaseSeconds: figures.releaseSeconds,
+        pitchSeconds: figures.pitchSeconds,
+      };
+      const { topSpeed, accelerationSeconds } = setupOf(state.setup, cells.RE24).batter;
+      const runner = squeezeRunner({ topSpeed, accelerationSeconds }, clock, figures);
+      // The figures were read at the nearest cell of a coarse grid; the file names none, this one is it.
+      const ready = prepareBunt({ ...setupOf(state.setup, cells.RE24), runners: [runner] });
+      const map = buntMap(ready, { directions: 30, paces: 24, slowest: 10, hardest });
+      const late = lateShow(clock);
+      const skill = shownLate(skillOf(figures, 'suicide'), late);
+      const aims = aimMap(map, skill, ready);
+      const off = (aim: (typeof aims)[number]): number =>
+        Math.abs(aim.degrees - 45) + Math.abs(aim.rollFeet - rollFeet);
+      const aim = aims.reduce((best, each) => (off(each) < off(best) ? each : best));
+      const pitchOut = pitchOutChance(clock, 1, figures);
+      const outcome = squeezeOutcome(aim, skill, pitchOut, figures);
+      const { tolerance } = vectors;
+      near(late.missedMore, given.late.miss, tolerance, 'late misses');
+      near(late.aimFactor, given.late.sd, tolerance, 'late aim');
+      near(pitchOut, given.pPitchOut, tolerance, 'pitched out');
+      const { result } = given;
+      near(outcome.pitchOut, result.pitchOut, tolerance, 'pitched out');
+      near(outcome.scoreIfFair, result.scoreFair, tolerance, 'scores if fair');
+      near(outcome.score, result.score, tolerance, 'scores');
+      near(outcome.runnerOut, result.dead, tolerance, 'runner out');
+      near(outcome.foul, result.foul, tolerance, 'foul');
+      near(outcome.other, result.other, tolerance, 'other');
+      near(outcome.scoreInTheEnd, result.scoreIfFoulRepeats, tolerance, 'in the end');
+    },
+  );
+});
