@@ -1,12 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { near, setupOf, tableValue } from '../../test/bunts.ts';
+import { near, setupOf } from '../../test/bunts.ts';
 import cells from '../../vectors/field/bunt_cells.json';
 import vectors from '../../vectors/field/squeeze.json';
-import { PRESETS } from '../rules/index.ts';
 import { figuresAt } from '../timing/figures.ts';
 import {
   aimMap,
-  alignmentOf,
   buntMap,
   BUNT_FIGURES,
   lateShow,
