@@ -231,8 +231,7 @@ describe('turns', () => {
     near(run.seconds, given.time, rounding.tolerance.bow, 'bow');
     near(run.headingDegrees, given.headingDeg, 1.5, 'heading');
     near(sharpTurn(bow, limits, given.case.v0), given.sharp65, rounding.tolerance.bow, 'sharp');
-    const gait = { topSpeed: given.limits.vmax, accelerationSeconds: given.limits.tau };
-    near(noTurn(bow, gait, given.case.v0), given.straight, rounding.tolerance.bow, 'straight');
+    near(noTurn(bow, limits, given.case.v0), given.straight, rounding.tolerance.bow, 'straight');
   });
 
   it('has the shape constants of the figures computed elsewhere', () => {

@@ -1,4 +1,4 @@
-import { timeToCover, type Gait } from '../sprint/index.ts';
+import type { Gait } from '../sprint/index.ts';
 import type { Place } from '../units/index.ts';
 
 /** A piece of a path: two ends and two handles between them. */
@@ -209,41 +209,43 @@ const SHARP_SPEED = 6.5;
 /** Places on a straight leg. */
 const PER_LEG = 200;
 
+function straight(from: Place, to: Place): Curve {
+  const between = (share: number): Place => ({
+    x: from.x + share * (to.x - from.x),
+    y: from.y + share * (to.y - from.y),
+  });
+  return [from, between(1 / 3), between(2 / 3), to];
+}
+
+type TurnStart = Pick<Bow, 'baseFeet' | 'leadFeet' | 'depthFeet'>;
+
 /** Straight at the bag and sharply round it, seconds. */
 export function sharpTurn(
-  { baseFeet, leadFeet, depthFeet }: Pick<Bow, 'baseFeet' | 'leadFeet' | 'depthFeet'>,
+  { baseFeet, leadFeet, depthFeet }: TurnStart,
   limits: TurnLimits,
   startSpeed: number,
 ): number {
   const bag = { x: baseFeet, y: 0 };
-  const straight = (from: Place, to: Place): Curve => {
-    const between = (share: number): Place => ({
-      x: from.x + share * (to.x - from.x),
-      y: from.y + share * (to.y - from.y),
-    });
-    return [from, between(1 / 3), between(2 / 3), to];
-  };
+  const legs = { perPiece: PER_LEG };
   const into = speedProfile([straight({ x: leadFeet, y: -depthFeet }, bag)], limits, startSpeed, {
+    ...legs,
     endSpeed: SHARP_SPEED,
-    perPiece: PER_LEG,
   });
   const reached = into.points.at(-1)?.speed ?? 0;
-  const away = speedProfile([straight(bag, { x: baseFeet, y: baseFeet })], limits, reached, {
-    perPiece: PER_LEG,
-  });
-  return into.seconds + away.seconds;
+  const next = { x: baseFeet, y: baseFeet };
+  return into.seconds + speedProfile([straight(bag, next)], limits, reached, legs).seconds;
 }
 
 /** The same distance without a turn, seconds: what no path can beat. */
 export function noTurn(
-  { baseFeet, leadFeet, depthFeet }: Pick<Bow, 'baseFeet' | 'leadFeet' | 'depthFeet'>,
-  gait: Gait,
+  { baseFeet, leadFeet, depthFeet }: TurnStart,
+  limits: TurnLimits,
   startSpeed: number,
 ): number {
-  return timeToCover(Math.hypot(baseFeet - leadFeet, depthFeet) + baseFeet, {
-    ...gait,
-    startSpeed: Math.min(startSpeed, gait.topSpeed),
-  });
+  const bag = { x: Math.hypot(baseFeet - leadFeet, depthFeet), y: 0 };
+  const end = { x: bag.x + baseFeet, y: 0 };
+  const path = [straight({ x: 0, y: 0 }, bag), straight(bag, end)];
+  return speedProfile(path, limits, startSpeed, { perPiece: PER_LEG }).seconds;
 }
 
 /**
@@ -251,7 +253,7 @@ export function noTurn(
  * @param widest how far outside the line there is room, feet
  */
 export function bestBow(
-  start: Pick<Bow, 'baseFeet' | 'leadFeet' | 'depthFeet'>,
+  start: TurnStart,
   limits: TurnLimits,
   startSpeed: number,
   widest: number,
