@@ -196,14 +196,7 @@ export const BASES_FIGURES = {
   ),
   controlledSpeed: figure('Under control', 'share', [0.5, 1], 'guess', 0.82, 'Of top speed.'),
   controlledBrake: figure('Braking into control', 'ft/s²', [3, 25], 'guess', 10, 'Short of third.'),
-  controlledFrom: figure(
-    'Brakes from',
-    'ft',
-    [5, 60],
-    'guess',
-    25,
-    'Before third.',
-  ),
+  controlledFrom: figure('Brakes from', 'ft', [5, 60], 'guess', 25, 'Before third.'),
   coachSeconds: figure(
     'From signal to runner',
     's',

@@ -91,3 +91,10 @@ export {
   type SqueezeClock,
   type SqueezeOutcome,
 } from './squeeze.ts';
+export {
+  breaksFor,
+  readSqueeze,
+  squeezeTable,
+  squeezeWorth,
+  type SqueezeTable,
+} from './squeezeTable.ts';

@@ -57,7 +57,7 @@ export {
   type Gamble,
   type Needed,
 } from './breakEven.ts';
-export { byRuns, byWin, type Value } from './value.ts';
+export { byRuns, byWin, tableOf, valueFrom, type Value, type ValueTable } from './value.ts';
 export { usualChance } from './usual.ts';
 export { sacrificeChain, sacrificeFrom } from './sacrifice.ts';
 export { squeezeFrom } from './squeeze.ts';

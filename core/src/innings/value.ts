@@ -47,3 +47,37 @@ export function byWin(book: WinBook, standing: Omit<Standing, 'state'>, spots = 
     return ours ? home : 1 - home;
   };
 }
+
+/** A value as plain numbers, to hand to another thread: by outs 0..3, bases, runs 0..4 and whether the batter is done. */
+export type ValueTable = number[];
+
+const MOST_RUNS = 4;
+const RUN_CELLS = MOST_RUNS + 1;
+
+function cellOf(bases: Bases, outs: number, runs: number, done: number): number {
+  return ((Math.min(3, outs) * 8 + bases) * RUN_CELLS + Math.min(MOST_RUNS, runs)) * 2 + done;
+}
+
+/** Everything that one play can make of a situation. */
+export function tableOf(value: Value): ValueTable {
+  const table: ValueTable = [];
+  for (const outs of [0, 1, 2, 3]) {
+    for (let bases = 0; bases < 8; bases += 1) {
+      for (let runs = 0; runs <= MOST_RUNS; runs += 1) {
+        for (const done of [0, 1]) {
+          table[cellOf(bases, outs, runs, done)] = value(outs >= 3 ? 0 : bases, outs, runs, done);
+        }
+      }
+    }
+  }
+  return table;
+}
+
+/** The value that a table was made of; more than four runs count as four. */
+export function valueFrom(table: ValueTable): Value {
+  return (bases, outs, runs, done = 0) => {
+    const found = table[cellOf(bases, outs, runs, Math.min(1, done))];
+    if (found === undefined) throw new RangeError('valueFrom needs a table of tableOf');
+    return found;
+  };
+}

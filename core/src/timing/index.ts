@@ -87,3 +87,4 @@ export {
   type WatchPlan,
   type WatchPlanName,
 } from './watch.ts';
+export { figureAt, figuresAt, type Figure, type Grade } from './figures.ts';

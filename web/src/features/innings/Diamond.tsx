@@ -1,3 +1,5 @@
+import './Diamond.scss';
+
 const BASES = [
   { bit: 1, name: 'First', x: 126, y: 80 },
   { bit: 2, name: 'Second', x: 80, y: 34 },

@@ -4,3 +4,8 @@ export { neededText } from './words.ts';
 export { useOrder } from './useOrder.ts';
 export { useNeeded } from './useNeeded.ts';
 export { offerGameSituation, type GameSituation } from './situation.ts';
+export { Diamond } from './Diamond.tsx';
+export { valueOf } from './game.ts';
+export { onText, OUT_TEXT, situationWords } from './situationWords.ts';
+export { UpSelect } from './UpSelect.tsx';
+export { useOdds, type OddsInView } from './useOdds.ts';

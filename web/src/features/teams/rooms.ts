@@ -1,4 +1,14 @@
-import { Diamond, Footprints, Hand, Scale, Timer, Users, type LucideIcon } from 'lucide-react';
+import {
+  Diamond,
+  Footprints,
+  Hand,
+  Route,
+  Scale,
+  Target,
+  Timer,
+  Users,
+  type LucideIcon,
+} from 'lucide-react';
 import { StealIcon } from './StealIcon.tsx';
 
 /** A room of the house: a question that coaches ask. */
@@ -21,6 +31,8 @@ export const ROOMS: readonly Room[] = [
   { to: 'steals', text: 'Steal', Icon: StealIcon, key: 'S', group: 'run' },
   { to: 'leads', text: 'Leads', Icon: Footprints, key: 'L', group: 'run' },
   { to: 'signs', text: 'Signs', Icon: Hand, key: 'I', group: 'run' },
+  { to: 'bunts', text: 'Bunt', Icon: Target, key: 'B', group: 'odds' },
+  { to: 'bases', text: 'Bases', Icon: Route, key: 'A', group: 'odds' },
   { to: 'innings', text: 'Odds', Icon: Scale, key: 'O', group: 'odds' },
   {
     to: 'people',

@@ -1,4 +1,4 @@
-import type { Base } from '@bradyon/core/units';
+import type { Base, Place } from '@bradyon/core/units';
 
 /** A place on the field, feet: home plate at 0, 0, second base straight up, first to the right. */
 export interface Spot {
@@ -71,4 +71,14 @@ export function toField(view: View, { x, y }: Spot): Spot {
 /** To the half foot, between two ends. */
 export function halfFeet(value: number, min: number, max: number): number {
   return Math.min(max, Math.max(min, Math.round(value * 2) / 2));
+}
+
+/** A place given along the foul lines, as a spot. */
+export function spotOf({ x, y }: Place): Spot {
+  return { x: (x - y) / Math.SQRT2, y: (x + y) / Math.SQRT2 };
+}
+
+/** A spot along the foul lines; the inverse of spotOf. */
+export function placeOf({ x, y }: Spot): Place {
+  return { x: (x + y) / Math.SQRT2, y: (y - x) / Math.SQRT2 };
 }

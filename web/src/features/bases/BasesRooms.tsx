@@ -1,0 +1,3 @@
+export function BasesRooms() {
+  return null;
+}

@@ -1,0 +1,184 @@
+import {
+  alignmentOf,
+  BUNT_FIGURES,
+  gridOf,
+  skillOf,
+  type Alignment,
+  type BuntFigures,
+  type BuntPlan,
+  type BuntPlay,
+  type BuntQuestion,
+} from '@bradyon/core/bunts';
+import { tableOf, type Bases } from '@bradyon/core/innings';
+import type { Person } from '@bradyon/core/people';
+import type { Ruleset } from '@bradyon/core/rules';
+import type { Gait } from '@bradyon/core/sprint';
+import { figuresAt, type LevelName } from '@bradyon/core/timing';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useDeferredValue } from 'react';
+import { useOdds, valueOf } from '../innings/index.ts';
+import { usePlaying } from '../people/index.ts';
+import { useTeam } from '../teams/index.ts';
+import { keepLast, useTimes } from '../timing/index.ts';
+import { useBuntDraft, useSurface } from './buntStore.ts';
+import type { AskedBunt } from './bunts.worker.ts';
+import { inBuntWorker } from './heavy.ts';
+
+const figuresFor = keepLast(
+  (level: LevelName, changes: Partial<Record<string, number>>): BuntFigures =>
+    figuresAt(BUNT_FIGURES, level, changes),
+);
+
+/** The bunts that the bases, the outs and the sport leave, the usual one first. */
+export function playsFor(bases: Bases, outs: number, sport: Ruleset['sport']): BuntPlay[] {
+  const plays: BuntPlay[] = [];
+  if (outs < 2 && bases & 4) plays.push('safety', 'suicide');
+  else if (outs < 2 && bases !== 0) plays.push('sacrifice');
+  plays.push('hit');
+  if (sport === 'softball') plays.push('slap');
+  return plays;
+}
+
+export type BuntInView = ReturnType<typeof useBunt>;
+
+/** Everything that a bunt screen asks: who is up and on, how they stand, what it is worth. */
+export function useBunt() {
+  const team = useTeam();
+  const odds = useOdds();
+  const times = useTimes(team);
+  const { onField } = usePlaying(team.id);
+  const draft = useBuntDraft();
+  const { surface } = useSurface();
+  const figures = figuresFor(team.id, team.level, NO_CHANGES);
+  // A bunt is ours: while they bat it is asked for our next time up.
+  const situation = { ...odds.situation, batting: 'we' as const };
+  const { bases } = situation;
+  const outs = situation.outs as 0 | 1 | 2;
+  const plays = playsFor(bases, outs, team.ruleset.sport);
+  const play = plays.find((each) => each === draft.play) ?? plays[0] ?? 'hit';
+  const { topSpeed, accelerationSeconds } = times.field.level;
+  const gaitOf = (person: Person | undefined): Gait => {
+    if (!person) return { topSpeed, accelerationSeconds };
+    const { fit } = times.runner(person);
+    return { topSpeed: fit.topSpeed, accelerationSeconds: fit.accelerationSeconds };
+  };
+  /** Who is on when a spot bats: those who bat before, the nearest to home the longest ago. */
+  const peopleOn = (spot: number, taken: Bases): Partial<Record<1 | 2 | 3, Person>> => {
+    const { length } = odds.order;
+    const on: Partial<Record<1 | 2 | 3, Person>> = {};
+    let back = 1;
+    for (const base of [1, 2, 3] as const) {
+      if ((taken & (1 << (base - 1))) === 0) continue;
+      const person = length === 0 ? undefined : odds.order.at((spot - back) % length)?.person;
+      if (person) on[base] = person;
+      back += 1;
+    }
+    return on;
+  };
+  const runnersOn = (spot: number, taken: Bases): BuntQuestion['runners'] => {
+    const on = peopleOn(spot, taken);
+    const runners: BuntQuestion['runners'] = {};
+    for (const base of [1, 2, 3] as const) {
+      if (taken & (1 << (base - 1))) runners[base] = gaitOf(on[base]);
+    }
+    return runners;
+  };
+  const usual = alignmentOf(draft.alignment, team.ruleset);
+  const alignment: Alignment = {
+    ...usual,
+    shortToThird: draft.shortToThird ?? usual.shortToThird,
+    moved: draft.moved,
+  };
+  const value = valueOf(odds.game, situation);
+  const question: BuntQuestion = {
+    play,
+    bases,
+    outs,
+    strikes: draft.strikes,
+    ruleset: team.ruleset,
+    figures,
+    surface,
+    alignment,
+    pitcherThrows: onField.pitcher?.throws ?? 'right',
+    batter: gaitOf(odds.up?.person),
+    runners: runnersOn(situation.spot, bases),
+    skill: skillOf(figures, play),
+    breakSeconds: Math.max(
+      draft.breakSeconds,
+      team.ruleset.leadRule === 'open' ? -9 : figures.releaseSeconds,
+    ),
+    value,
+  };
+  const { value: _value, ...plain } = question;
+  const asked: AskedBunt = { ...plain, values: tableOf(value) };
+  return {
+    team,
+    odds,
+    situation,
+    draft,
+    surface,
+    figures,
+    plays,
+    play,
+    on: peopleOn(situation.spot, bases),
+    gaitOf,
+    runnersOn,
+    question,
+    asked,
+    isLoading: odds.isLoading || times.isLoading || !odds.isCurrent,
+    error: odds.error ?? times.error,
+    retry: () => {
+      odds.retry();
+      times.retry();
+    },
+  };
+}
+
+const NO_CHANGES: Partial<Record<string, number>> = {};
+
+const COARSE = [30, 20] as const;
+const FINE = [60, 40] as const;
+
+/** What a plan is kept by, and how: it is ours alone, and the same question has the same answer. */
+export const KEPT = {
+  staleTime: Number.POSITIVE_INFINITY,
+  gcTime: 60_000,
+  networkMode: 'always',
+  structuralSharing: false,
+  meta: { onlyHere: true },
+} as const;
+
+/** Where to put it: a coarse map at once, a fine one as soon as the question rests. */
+export function useBuntPlan(asked: AskedBunt): {
+  plan: BuntPlan | null;
+  /** The plan shown is of an earlier question. */
+  isOld: boolean;
+  error: Error | null;
+  retry: () => void;
+} {
+  const key = JSON.stringify(asked);
+  const rested = useDeferredValue(key);
+  const coarse = useQuery({
+    queryKey: ['bunt', key],
+    queryFn: () => inBuntWorker((heavy) => heavy.plan(asked, gridOf(asked, ...COARSE))),
+    placeholderData: keepPreviousData,
+    ...KEPT,
+  });
+  const fine = useQuery({
+    queryKey: ['bunt fine', rested],
+    queryFn: () => {
+      const question = JSON.parse(rested) as AskedBunt;
+      return inBuntWorker((heavy) => heavy.plan(question, gridOf(question, ...FINE)));
+    },
+    enabled: rested === key && coarse.isSuccess && !coarse.isPlaceholderData,
+    ...KEPT,
+  });
+  return {
+    plan: (rested === key ? fine.data : undefined) ?? coarse.data ?? null,
+    isOld: coarse.isPlaceholderData,
+    error: coarse.error,
+    retry: () => {
+      void coarse.refetch();
+    },
+  };
+}
