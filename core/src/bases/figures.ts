@@ -23,6 +23,14 @@ export const BASES_FIGURES = {
     0.005,
     'Per foot.',
   ),
+  outfieldDepth: figure(
+    'Outfield plays at',
+    'ft',
+    [80, 400],
+    'guess',
+    byLevel(295, 295, 275, 240, 190, 175, 165, 145),
+    'Left and right; center a little deeper.',
+  ),
   outfielderSpeed: figure(
     'Speed of an outfielder',
     'ft/s',

@@ -43,3 +43,27 @@ export {
   type Profile,
   type TurnLimits,
 } from './turn.ts';
+export { armByThrows } from './arms.ts';
+export { halfwayFor, planTag, tagDepth, type TagPlan, type TagQuestion } from './flyPlan.ts';
+export { GOOD_READ, planGrounder, type GrounderPlan } from './grounder.ts';
+export {
+  APPROACHES,
+  bagsOf,
+  planSend,
+  SENDS,
+  sendNeed,
+  turnDepth,
+  type Approach,
+  type Send,
+  type SendPlan,
+  type SendQuestion,
+  type SendVerdict,
+} from './sendPlan.ts';
+export {
+  cutoffSpot,
+  OUTFIELD,
+  outfielderFor,
+  usualArm,
+  usualOutfieldSpot,
+  type Outfielder,
+} from './spots.ts';

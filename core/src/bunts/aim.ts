@@ -219,12 +219,14 @@ export interface PricedAims {
  * Prices every aim with the count in mind, from two strikes backward: a foul costs a strike, and with
  * two strikes the batter.
  * A foul is never worth more than going on bunting, or it would be aimed at.
+ * @param longestFeet nobody is told to aim at a longer roll
  */
 export function priceAims(
   aims: readonly Aim[],
   skill: BuntSkill,
   stakes: BuntStakes,
   strikes: Strikes,
+  longestFeet = Number.POSITIVE_INFINITY,
 ): PricedAims {
   const { missed, popped, popCaught } = skill;
   const contact = 1 - skill.missed - skill.tipped - skill.popped;
@@ -233,9 +235,9 @@ export function priceAims(
     const miss = (1 - stakes.missedDead) * foul + stakes.missedDead * stakes.leadRunnerOut;
     return contact * aim.valueShare + aim.foul * foul + missed * miss + popped * popCaught * pop;
   };
-  const inside = aims.filter(
-    ({ degrees }) => degrees >= INSIDE_DEGREES && degrees <= 90 - INSIDE_DEGREES,
-  );
+  const isAimedAt = ({ degrees, rollFeet: feet }: Aim): boolean =>
+    degrees >= INSIDE_DEGREES && degrees <= 90 - INSIDE_DEGREES && feet <= longestFeet;
+  const inside = aims.filter(isAimedAt);
   const best = (foul: number): number => Math.max(...inside.map((aim) => priced(aim, foul)));
   const byStrikes: [number, number, number] = [0, 0, 0];
   const fouls: [number, number, number] = [0, 0, stakes.strikeout];
@@ -249,19 +251,11 @@ export function priceAims(
     committed = bunting;
   }
   const all = aims.map((aim) => ({ ...aim, value: priced(aim, fouls[strikes]) }));
-  const first = all.find(({ degrees }) => degrees >= INSIDE_DEGREES);
+  const first = all.find(isAimedAt);
   if (!first) throw new RangeError('priceAims needs at least one aim between the lines');
   return {
     aims: all,
     byStrikes,
-    best: all.reduce(
-      (most, aim) =>
-        aim.degrees >= INSIDE_DEGREES &&
-        aim.degrees <= 90 - INSIDE_DEGREES &&
-        aim.value > most.value
-          ? aim
-          : most,
-      first,
-    ),
+    best: all.reduce((most, aim) => (isAimedAt(aim) && aim.value > most.value ? aim : most), first),
   };
 }

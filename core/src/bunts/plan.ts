@@ -279,11 +279,17 @@ export function planBunt(
   const { map, ready } = mapFor(question, grid, onRow);
   const { skill, strikes } = question;
   const stakes = stakesOf(question);
-  const { aims, best, byStrikes } = priceAims(aimMap(map, skill, ready), skill, stakes, strikes);
+  const { aims, best, byStrikes } = priceAims(
+    aimMap(map, skill, ready),
+    skill,
+    stakes,
+    strikes,
+    LONGEST_ROLL_FEET,
+  );
   const run = runWorth(question);
   const inside = aims
     .map((aim, index) => ({ aim, index }))
-    .filter(({ aim }) => aim.degrees >= 8 && aim.degrees <= 82)
+    .filter(({ aim }) => aim.degrees >= 8 && aim.degrees <= 82 && aim.rollFeet <= LONGEST_ROLL_FEET)
     .filter(({ aim }) => best.value - aim.value <= ONE_ANSWER_RUNS * run);
   return {
     grid,

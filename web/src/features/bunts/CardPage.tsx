@@ -100,8 +100,8 @@ function Card({ view }: { view: BuntInView }) {
             </section>
           ))}
           <p>
-            Third, first, middle: the side. Bold: better than swinging. Plain: the best bunt, but
-            swinging is as good or better. Fingers behind the barrel; the league&rsquo;s book
+            Third, first, middle: the side. ● is better than swinging. The others are the best bunt,
+            but swinging is as good or better. Fingers behind the barrel; the league&rsquo;s book
             decides.
           </p>
         </>
@@ -135,5 +135,5 @@ function cellText(cell: CardCell | undefined, sport: 'baseball' | 'softball') {
   if (!cell) return '';
   const side = cell.degrees > 56 ? 'Third' : cell.degrees < 34 ? 'First' : 'Middle';
   const text = `${side}, ${paceText(cell.rollFeet, sport)}, ${rollText(cell.rollFeet)}`;
-  return cell.gain > ONE_ANSWER_RUNS * cell.run ? <strong>{text}</strong> : text;
+  return cell.gain > ONE_ANSWER_RUNS * cell.run ? `● ${text}` : text;
 }

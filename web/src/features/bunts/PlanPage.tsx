@@ -39,8 +39,7 @@ function Plan({ view }: { view: BuntInView }) {
         <Alignments view={view} />
         <BuntField view={view} plan={plan} />
         <p className="quiet bunt-legend">
-          Pine: better than swinging. Clay: worse. Outlined: as good as the best. Drag the
-          infielders.
+          Pine: near the best bunt. Clay: far behind it. Inside the line, all are as good. Drag the infielders.
         </p>
       </section>
       <div className="bunt-side" aria-busy={plan === null || isOld}>

@@ -16,7 +16,7 @@ import type { Gait } from '@bradyon/core/sprint';
 import { figuresAt, type LevelName } from '@bradyon/core/timing';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
-import { useOdds, valueOf } from '../innings/index.ts';
+import { peopleOn, useOdds, valueOf } from '../innings/index.ts';
 import { usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { keepLast, useTimes } from '../timing/index.ts';
@@ -62,21 +62,8 @@ export function useBunt() {
     const { fit } = times.runner(person);
     return { topSpeed: fit.topSpeed, accelerationSeconds: fit.accelerationSeconds };
   };
-  /** Who is on when a spot bats: those who bat before, the nearest to home the longest ago. */
-  const peopleOn = (spot: number, taken: Bases): Partial<Record<1 | 2 | 3, Person>> => {
-    const { length } = odds.order;
-    const on: Partial<Record<1 | 2 | 3, Person>> = {};
-    let back = 1;
-    for (const base of [1, 2, 3] as const) {
-      if ((taken & (1 << (base - 1))) === 0) continue;
-      const person = length === 0 ? undefined : odds.order.at((spot - back) % length)?.person;
-      if (person) on[base] = person;
-      back += 1;
-    }
-    return on;
-  };
   const runnersOn = (spot: number, taken: Bases): BuntQuestion['runners'] => {
-    const on = peopleOn(spot, taken);
+    const on = peopleOn(odds.order, spot, taken);
     const runners: BuntQuestion['runners'] = {};
     for (const base of [1, 2, 3] as const) {
       if (taken & (1 << (base - 1))) runners[base] = gaitOf(on[base]);
@@ -120,7 +107,7 @@ export function useBunt() {
     figures,
     plays,
     play,
-    on: peopleOn(situation.spot, bases),
+    on: peopleOn(odds.order, situation.spot, bases),
     gaitOf,
     runnersOn,
     question,

@@ -9,3 +9,4 @@ export { valueOf } from './game.ts';
 export { onText, OUT_TEXT, situationWords } from './situationWords.ts';
 export { UpSelect } from './UpSelect.tsx';
 export { useOdds, type OddsInView } from './useOdds.ts';
+export { peopleOn } from './sides.ts';

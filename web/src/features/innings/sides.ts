@@ -71,3 +71,23 @@ export function combinedOf(batters: readonly Batter[], level: TeamLevel): Combin
 export function ratesBySpot(order: readonly Batter[], level: TeamLevel): BattingRates[] {
   return order.some(({ record }) => record) ? order.map(({ rates }) => rates) : [level.rates];
 }
+
+/**
+ * Who is on base when a spot bats: those who bat before, the nearest to home the longest ago. Nobody where no
+ * order is known.
+ */
+export function peopleOn(
+  order: readonly Batter[],
+  spot: number,
+  bases: number,
+): Partial<Record<1 | 2 | 3, Person>> {
+  const on: Partial<Record<1 | 2 | 3, Person>> = {};
+  let back = 1;
+  for (const base of [1, 2, 3] as const) {
+    if ((bases & (1 << (base - 1))) === 0) continue;
+    const person = order.at((spot - back) % Math.max(1, order.length))?.person;
+    if (person) on[base] = person;
+    back += 1;
+  }
+  return on;
+}

@@ -1,5 +1,5 @@
 import { useDrag } from '@use-gesture/react';
-import { useRef, type KeyboardEvent } from 'react';
+import { useRef, type KeyboardEvent, type MouseEvent } from 'react';
 import { points, useDrawing } from './FieldView.tsx';
 import { toField, toPicture, type Spot } from './geometry.ts';
 
@@ -60,6 +60,10 @@ export function FieldMark({
     'aria-valuenow': drag.value,
     'aria-valuetext': drag.words,
     onKeyDown: step,
+    // What is moved is no tap on the field.
+    onClick: (event: MouseEvent) => {
+      event.stopPropagation();
+    },
   };
   return (
     <g

@@ -1,7 +1,7 @@
 import { createContext, use, type ReactNode } from 'react';
 import { useWidth } from '../useWidth.ts';
 import './FieldView.scss';
-import { baseSpot, toPicture, type Spot, type View } from './geometry.ts';
+import { baseSpot, toField, toPicture, type Spot, type View } from './geometry.ts';
 
 /** What everything drawn on the field needs to know. */
 interface Drawing {
@@ -28,6 +28,7 @@ export function FieldView({
   baseFeet,
   pitchingFeet,
   label,
+  onTap,
   children,
 }: {
   view: View;
@@ -35,6 +36,8 @@ export function FieldView({
   pitchingFeet: number;
   /** What the picture shows, for whoever does not see it. */
   label: string;
+  /** A tap on the field, where nothing of its own is touched; whatever it does has another way by the keys. */
+  onTap?: (spot: Spot) => void;
   children: ReactNode;
 }) {
   const [ref, width] = useWidth<HTMLDivElement>(520);
@@ -52,6 +55,14 @@ export function FieldView({
         width="100%"
         role="group"
         aria-label={label}
+        {...(onTap && {
+          onClick: (event) => {
+            const box = event.currentTarget.getBoundingClientRect();
+            const x = ((event.clientX - box.left) / box.width) * view.width;
+            const y = ((event.clientY - box.top) / box.height) * view.height;
+            onTap(toField(view, { x, y }));
+          },
+        })}
       >
         <rect className="field-grass" width={view.width} height={view.height} />
         <circle className="field-dirt" cx={mound.x} cy={mound.y} r={GRASS_FEET * share} />

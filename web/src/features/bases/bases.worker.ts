@@ -1,0 +1,44 @@
+import {
+  bestBow,
+  bowTime,
+  noTurn,
+  sharpTurn,
+  type Bow,
+  type BowRun,
+  type TurnLimits,
+} from '@bradyon/core/bases';
+import { expose } from 'comlink';
+
+/** The ways round a bag, to compare. */
+export interface TurnsFound {
+  straight: number;
+  sharp: number;
+  best: { bow: Bow; run: BowRun };
+  four: { bow: Bow; run: BowRun };
+  own: BowRun;
+}
+
+export interface TurnsAsked {
+  start: Pick<Bow, 'baseFeet' | 'leadFeet' | 'depthFeet'>;
+  speed: number;
+  limits: TurnLimits;
+  own: { outFeet: number; shortFeet: number };
+}
+
+/** So far out there is room, as a share of the base distance. */
+const ROOM = 0.2;
+const TAUGHT_FEET = 4;
+
+/** What is too heavy to stand between a tap and its answer. */
+const heavy = {
+  turns: ({ start, speed, limits, own }: TurnsAsked): TurnsFound => ({
+    straight: noTurn(start, limits, speed),
+    sharp: sharpTurn(start, limits, speed),
+    best: bestBow(start, limits, speed, ROOM * start.baseFeet),
+    four: bestBow(start, limits, speed, TAUGHT_FEET),
+    own: bowTime({ ...start, ...own }, limits, speed),
+  }),
+};
+export type Heavy = typeof heavy;
+
+expose(heavy);
