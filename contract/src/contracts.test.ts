@@ -10,9 +10,11 @@ import type {
   ReadingId,
   TeamId,
   TestDiveId,
+  BuntTryId,
 } from '@bradyon/core/units';
 import { describe, expect, it } from 'vitest';
 import { signUpContract, type SignUp } from './accounts.ts';
+import { buntTryContract, type BuntTryRecord } from './bunts.ts';
 import { TEAM_FILE_VERSION, teamFileContract, teamImportContract, type TeamFile } from './files.ts';
 import { gateEventContract, type GateEvent } from './gates.ts';
 import { battingContract, type BattingRecord } from './innings.ts';
@@ -77,6 +79,7 @@ const team: TeamDraft = {
   neededChance: 0.8,
   levelChanges: {},
   playChanges: {},
+  fieldChanges: { bunts: {}, bases: {} },
   throwLimits: { pitcher: 80, catcher: null },
   timeZone: 'America/Chicago',
 };
@@ -128,6 +131,8 @@ describe('the contracts', () => {
     [{ timeZone: 'Skerry/Nowhere' }, 'timeZone'],
     [{ playChanges: { squeeze: { ...USUAL_SQUEEZE, scored: 0.4 } } }, 'playChanges.squeeze'],
     [{ playChanges: { rates: { strikeout: 1 } } }, 'playChanges.rates.walk'],
+    [{ fieldChanges: { bunts: { wild: 2 }, bases: {} } }, 'fieldChanges.bunts.wild'],
+    [{ fieldChanges: { bunts: {}, bases: { gravity: 2 } } }, 'fieldChanges.bases.gravity'],
     [{ ruleset: { ...PRESETS.fullSizeSeven, innings: 7.5 } }, 'ruleset.innings'],
     [
       { ruleset: { ...PRESETS.fullSizeSeven, runRuleAfterInning: null } },
@@ -202,6 +207,31 @@ describe('the contracts', () => {
     expect(faultOf<TestDiveRecord>(testDiveContract, testDive, change)).toBe(fault);
   });
 
+  const buntTry: BuntTryRecord = {
+    id: uuid as BuntTryId,
+    personId: uuid as PersonId,
+    undoes: null,
+    result: 'fair',
+    aimed: 'third',
+    lane: 'thirdMiddle',
+    pace: 'soft',
+    height: null,
+    style: 'square',
+    takenAt: '2031-05-01T17:30:00.000Z',
+  };
+
+  it.each([
+    [{}, null],
+    [{ result: 'missed', lane: null, pace: null }, null],
+    [{ lane: null }, 'lane'],
+    [{ result: 'missed' }, 'lane'],
+    [{ style: 'chop' }, 'style'],
+    [{ pace: 'hard' }, 'pace'],
+    [{ takenAt: 'yesterday' }, 'takenAt'],
+  ])('a bunt of practice with %j: %s', (change, fault) => {
+    expect(faultOf<BuntTryRecord>(buntTryContract, buntTry, change)).toBe(fault);
+  });
+
   const { id: _, ...teamOfFile } = team;
   const file: TeamFile = {
     format: 'bradyon-team',
@@ -222,6 +252,7 @@ describe('the contracts', () => {
     gateRuns: [],
     together: [],
     testDives: [],
+    buntTries: [],
     batting: [],
     battingOrder: { personIds: [] },
     games: [],
@@ -233,11 +264,18 @@ describe('the contracts', () => {
       neededChance: _chance,
       levelChanges: _changes,
       playChanges: _sheets,
+      fieldChanges: _field,
       timeZone: _zone,
       ...oldTeam
     } = teamOfFile;
     const { leadFeet: _lead, ...oldPerson } = person;
-    const { testDives: _dives, batting: _batting, battingOrder: _order, ...rest } = file;
+    const {
+      testDives: _dives,
+      buntTries: _bunts,
+      batting: _batting,
+      battingOrder: _order,
+      ...rest
+    } = file;
     const old = {
       ...rest,
       version: 1,
@@ -255,7 +293,7 @@ describe('the contracts', () => {
   });
 
   it('a team file of version 2 is read in every shape that version had', () => {
-    const { timeZone: _zone, playChanges, ...oldTeam } = teamOfFile;
+    const { timeZone: _zone, playChanges, fieldChanges: _field, ...oldTeam } = teamOfFile;
     const { batting: seasons, battingOrder, games: _games, ...rest } = file;
     const value = { ...file, team: { ...teamOfFile, timeZone: null } };
     for (const later of [
@@ -267,6 +305,13 @@ describe('the contracts', () => {
       const old = { ...rest, team: oldTeam, version: 2, ...later };
       expect(teamFileContract.check(old)).toEqual({ ok: true, value });
     }
+  });
+
+  it('a team file of version 4 has no bunts of practice and no constants of the field', () => {
+    const { fieldChanges: _field, ...oldTeam } = teamOfFile;
+    const { buntTries: _bunts, ...rest } = file;
+    const old = { ...rest, version: 4, team: oldTeam };
+    expect(teamFileContract.check(old)).toEqual({ ok: true, value: file });
   });
 
   it('a team file of version 3 has the rules that came later as they are usual in the sport', () => {

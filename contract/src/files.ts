@@ -1,3 +1,4 @@
+import { NO_FIELD_CHANGES } from '@bradyon/core/bases';
 import type { Opponent, Person } from '@bradyon/core/people';
 import { PRESETS } from '@bradyon/core/rules';
 import type { Reading } from '@bradyon/core/timing';
@@ -13,6 +14,7 @@ import {
   type BattingOrder,
   type BattingRecord,
 } from './innings.ts';
+import { buntTryContract, type BuntTryRecord } from './bunts.ts';
 import { testDiveContract, type TestDiveRecord } from './leads.ts';
 import { opponentContract, personContract } from './people.ts';
 import {
@@ -30,7 +32,7 @@ import { teamDraftFields, teamMisfit, type TeamDraft } from './teams.ts';
 import { togetherContract, type Together } from './thumb.ts';
 import { readingContract } from './timing.ts';
 
-export const TEAM_FILE_VERSION = 4;
+export const TEAM_FILE_VERSION = 5;
 
 /** A whole team as a file: everything but its staff and the secrets of its devices. */
 export interface TeamFile {
@@ -44,6 +46,7 @@ export interface TeamFile {
   gateRuns: GateRun[];
   together: Together[];
   testDives: TestDiveRecord[];
+  buntTries: BuntTryRecord[];
   batting: BattingRecord[];
   battingOrder: BattingOrder;
   games: GameOfFile[];
@@ -99,6 +102,7 @@ function twiceMisfit(file: TeamFile): Misfit | null {
     'gateRuns',
     'together',
     'testDives',
+    'buntTries',
     'games',
   ] as const;
   for (const name of lists) {
@@ -149,6 +153,7 @@ function strangerMisfit(file: TeamFile): Misfit | null {
     ['readings', file.readings.findIndex(isStranger)],
     ['gateRuns', file.gateRuns.findIndex(isStranger)],
     ['testDives', file.testDives.findIndex(isStranger)],
+    ['buntTries', file.buntTries.findIndex(isStranger)],
     ['batting', file.batting.findIndex(isStranger)],
     ['battingOrder.personIds', file.battingOrder.personIds.findIndex((id) => !known.has(id))],
     ['readings', file.readings.findIndex(({ movedFrom: m }) => m !== null && !taken.has(m))],
@@ -182,11 +187,12 @@ function rulesOfOlder(ruleset: unknown): unknown {
 
 /**
  * An older file as one of today. Version 2 grew as it went: its first files have nothing at bat, no
- * order and no sheets of the team's own. Until version 3 a team had no time zone.
+ * order and no sheets of the team's own. Until version 3 a team had no time zone, until version 5 no bunts of
+ * practice and no constants of the field.
  */
 function fromOlder(value: unknown): unknown {
   const file = value as { version?: unknown; team?: unknown; people?: unknown } | null;
-  if (file?.version !== 1 && file?.version !== 2 && file?.version !== 3) return value;
+  if (![1, 2, 3, 4].includes(Number(file?.version)) || !file) return value;
   if (typeof file.team !== 'object' || file.team === null || !Array.isArray(file.people)) {
     return value;
   }
@@ -194,6 +200,7 @@ function fromOlder(value: unknown): unknown {
   const team = file.team as Record<string, unknown>;
   return {
     testDives: [],
+    buntTries: [],
     batting: [],
     battingOrder: { personIds: [] },
     games: [],
@@ -202,6 +209,7 @@ function fromOlder(value: unknown): unknown {
     version: TEAM_FILE_VERSION,
     team: {
       playChanges: {},
+      fieldChanges: NO_FIELD_CHANGES,
       timeZone: null,
       ...(isFirst ? teamOfVersionOne(team) : team),
       ruleset: rulesOfOlder(team['ruleset']),
@@ -240,6 +248,7 @@ export const teamFileContract = readingOlder(
       gateRuns: required(rowsOf(gateRunContract, MANY)),
       together: required(rowsOf(togetherContract, 1000)),
       testDives: required(rowsOf(testDiveContract, MANY)),
+      buntTries: required(rowsOf(buntTryContract, MANY)),
       batting: required(rowsOf(battingContract, 20_000)),
       battingOrder: required(battingOrderContract),
       games: required(rowsOf(gameOfFileContract, 2000)),

@@ -1,3 +1,4 @@
+import { FIELD_FIGURES, type FieldChanges } from '@bradyon/core/bases';
 import { describeChangesMisfit, type PlayChanges } from '@bradyon/core/innings';
 import { LEAD_RULES, RE_ENTRIES, SPORTS, type Ruleset } from '@bradyon/core/rules';
 import {
@@ -8,6 +9,7 @@ import {
   type LevelChanges,
   type LevelName,
   type ThrowLimits,
+  type Figure,
 } from '@bradyon/core/timing';
 import { isTimeZone, type AccountId, type InviteId, type TeamId } from '@bradyon/core/units';
 import { codeRule } from './codes.ts';
@@ -47,6 +49,8 @@ export interface TeamDraft {
   levelChanges: LevelChanges;
   /** Their own sheets of how the game goes in place of the level's. */
   playChanges: PlayChanges;
+  /** Their own constants of bunts and of the bases in place of the level's. */
+  fieldChanges: FieldChanges;
   /** Timed throws of a day. */
   throwLimits: ThrowLimits;
   /** Whose days they are, such as 'America/Chicago'; null: those of whichever device asks. */
@@ -151,6 +155,28 @@ const changeFields = Object.fromEntries(
   }),
 ) as Parameters<typeof contract<LevelChanges>>[0];
 
+/** One rule per figure of the field, each saying what it may be. */
+function figureRules(figures: Readonly<Record<string, Figure>>) {
+  return Object.fromEntries(
+    Object.entries(figures).map(([key, { name, min, max }]) => [
+      key,
+      optional(number(`${name}: enter ${String(min)} to ${String(max)}.`, { min, max })),
+    ]),
+  );
+}
+const fieldChangesContract = contract<FieldChanges>({
+  bunts: required(
+    contract<FieldChanges['bunts']>(
+      figureRules(FIELD_FIGURES.bunts) as Parameters<typeof contract<FieldChanges['bunts']>>[0],
+    ),
+  ),
+  bases: required(
+    contract<FieldChanges['bases']>(
+      figureRules(FIELD_FIGURES.bases) as Parameters<typeof contract<FieldChanges['bases']>>[0],
+    ),
+  ),
+});
+
 export const teamDraftFields = {
   id: required(id<TeamId>()),
   name: required(text("Enter the team's name, up to 80 letters.", { max: 80 })),
@@ -161,6 +187,7 @@ export const teamDraftFields = {
   ),
   levelChanges: required(contract<LevelChanges>(changeFields)),
   playChanges: required(playChangesRule),
+  fieldChanges: required(fieldChangesContract),
   throwLimits: required(contract<ThrowLimits>({ pitcher: throwLimit, catcher: throwLimit })),
   timeZone: required(
     nullable(text('Choose a time zone from the list.', { max: 64, pattern: /^[\w+\-/]+$/ })),

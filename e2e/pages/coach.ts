@@ -113,6 +113,7 @@ export class Coach {
       neededChance: 0.8,
       levelChanges: {},
       playChanges: {},
+      fieldChanges: { bunts: {}, bases: {} },
       throwLimits: { pitcher: null, catcher: null },
       timeZone: null,
     });

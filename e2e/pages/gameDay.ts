@@ -34,6 +34,7 @@ export class GameDay extends Coach {
       neededChance: 0.8,
       levelChanges: {},
       playChanges: {},
+      fieldChanges: { bunts: {}, bases: {} },
       throwLimits: { pitcher: null, catcher: null },
       timeZone: null,
     });

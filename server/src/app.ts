@@ -15,6 +15,7 @@ import { gateEventRoutes, gateRoutes } from './features/gates/index.ts';
 import { inningsRoutes } from './features/innings/index.ts';
 import { leadRoutes } from './features/leads/index.ts';
 import { peopleRoutes } from './features/people/index.ts';
+import { buntRoutes } from './features/bunts/index.ts';
 import { drillRoutes, signRoutes } from './features/signs/index.ts';
 import { teamRoutes } from './features/teams/index.ts';
 import { teamThumbRoutes, thumbRoutes, timingRoutes } from './features/timing/index.ts';
@@ -81,7 +82,7 @@ export function makeApp({ pool, probe, config, logger, live }: AppParts): Expres
   mount('/thumbs', thumbRoutes(deps), SMALL);
   mount('/teams', fileRoutes(deps));
   api.use('/teams', (req, res, next) => {
-    const read = /\/(readings|import|entries|signs|answers)$/.test(req.path) ? LARGE : SMALL;
+    const read = /\/(readings|import|entries|signs|answers|bunts)$/.test(req.path) ? LARGE : SMALL;
     read(req, res, next);
   });
   for (const routes of [
@@ -96,6 +97,7 @@ export function makeApp({ pool, probe, config, logger, live }: AppParts): Expres
     passRoutes,
     adviceRoutes,
     signRoutes,
+    buntRoutes,
   ]) {
     mount('/teams', routes(deps));
   }

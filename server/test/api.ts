@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
 import type { Account } from '@bradyon/contract/accounts';
+import type { BuntTryRecord } from '@bradyon/contract/bunts';
 import type { EntryDraft, GameDraft } from '@bradyon/contract/games';
 import type { BattingRecord } from '@bradyon/contract/innings';
 import type { TestDiveRecord } from '@bradyon/contract/leads';
@@ -9,12 +10,14 @@ import type { Problem } from '@bradyon/contract/problem';
 import type { SignAnswerRecord } from '@bradyon/contract/signs';
 import type { Invite, Team, TeamDraft } from '@bradyon/contract/teams';
 import type { ReadingsPage, StepAnswers } from '@bradyon/contract/timing';
+import { NO_FIELD_CHANGES } from '@bradyon/core/bases';
 import { makeRandom } from '@bradyon/core/maths';
 import type { Opponent, Person } from '@bradyon/core/people';
 import { PRESETS } from '@bradyon/core/rules';
 import { newSystem, SIGN_PLAYS, type SignBook } from '@bradyon/core/signs';
 import type { Reading, ReadingDraft } from '@bradyon/core/timing';
 import type {
+  BuntTryId,
   AccountId,
   GameEntryId,
   GameId,
@@ -207,6 +210,22 @@ export function aSignBook(): Kept<SignBook> {
   };
 }
 
+export function aBuntTry(parts: Partial<BuntTryRecord> = {}): BuntTryRecord {
+  return {
+    id: randomUUID() as BuntTryId,
+    personId: randomUUID() as PersonId,
+    undoes: null,
+    result: 'fair',
+    aimed: 'third',
+    lane: 'thirdMiddle',
+    pace: 'soft',
+    height: 'middle',
+    style: 'square',
+    takenAt: '2026-07-01T12:00:00.000Z',
+    ...parts,
+  };
+}
+
 export function aSignAnswer(parts: Partial<SignAnswerRecord> = {}): SignAnswerRecord {
   return {
     id: randomUUID() as SignAnswerId,
@@ -228,6 +247,7 @@ export function aTeam(parts: Partial<TeamDraft> = {}): TeamDraft {
     neededChance: 0.8,
     levelChanges: {},
     playChanges: {},
+    fieldChanges: NO_FIELD_CHANGES,
     throwLimits: { pitcher: null, catcher: null },
     timeZone: null,
     ...parts,

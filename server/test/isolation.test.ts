@@ -187,6 +187,7 @@ describe("another team's rows", () => {
     'sign_books',
     'sign_answers',
     'drill_passes',
+    'bunt_tries',
   ];
   /** How many rows a season of one's own has, where it is not one. */
   const NONE_OF_OWN = [
@@ -205,6 +206,7 @@ describe("another team's rows", () => {
     'sign_books',
     'sign_answers',
     'drill_passes',
+    'bunt_tries',
   ];
   const scoped = async (accountId: string, teamId: string, query: string) => {
     const client = await api.app.connect();

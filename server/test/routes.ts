@@ -12,6 +12,7 @@ import {
   aTeam,
   aTestDive,
   anOpponent,
+  aBuntTry,
   aSignAnswer,
   aSignBook,
   tap,
@@ -94,6 +95,10 @@ export const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown)
   'GET /api/teams/:teamId/signs/answers': null,
   'POST /api/teams/:teamId/signs/answers': ({ pitcher }) => ({
     answers: [aSignAnswer({ personId: pitcher.id })],
+  }),
+  'GET /api/teams/:teamId/bunts': null,
+  'POST /api/teams/:teamId/bunts': ({ pitcher }) => ({
+    tries: [aBuntTry({ personId: pitcher.id })],
   }),
   'GET /api/teams/:teamId/signs/passes': null,
   'POST /api/teams/:teamId/signs/passes': ({ pitcher }) => ({
@@ -185,6 +190,7 @@ export async function aFullSeason(api: Api): Promise<{ season: Season; ids: Ids 
   await coach.call('PUT', `${base}/signs`, aSignBook());
   const answers = [aSignAnswer({ personId: pitcher.id })];
   await coach.call('POST', `${base}/signs/answers`, { answers });
+  await coach.call('POST', `${base}/bunts`, { tries: [aBuntTry({ personId: pitcher.id })] });
   await coach.call('POST', `${base}/signs/passes`, { id: randomUUID(), personId: pitcher.id });
   const ids: Ids = {
     gameId: game.id,

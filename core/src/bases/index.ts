@@ -43,7 +43,8 @@ export {
   type Profile,
   type TurnLimits,
 } from './turn.ts';
-export { armByThrows } from './arms.ts';
+export { FIELD_FIGURES, NO_FIELD_CHANGES, type FieldChanges } from './field.ts';
+export { armByThrows, throwByArm } from './arms.ts';
 export { halfwayFor, planTag, tagDepth, type TagPlan, type TagQuestion } from './flyPlan.ts';
 export { GOOD_READ, planGrounder, type GrounderPlan } from './grounder.ts';
 export {

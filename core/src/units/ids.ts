@@ -20,3 +20,4 @@ export type PassId = Id<'pass'>;
 export type DrillPassId = Id<'drill pass'>;
 export type SignVersionId = Id<'sign version'>;
 export type SignAnswerId = Id<'sign answer'>;
+export type BuntTryId = Id<'bunt try'>;

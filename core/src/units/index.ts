@@ -2,6 +2,7 @@ export { BASES, TARGET_BASES, type Base, type TargetBase } from './bases.ts';
 export { dayIn, isTimeZone } from './days.ts';
 export type {
   AccountId,
+  BuntTryId,
   GameEntryId,
   GameId,
   PassId,

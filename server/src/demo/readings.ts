@@ -1,3 +1,4 @@
+import { BASES_FIGURES, OUTFIELD, throwByArm, usualArm } from '@bradyon/core/bases';
 import { normalDraw, type Random } from '@bradyon/core/maths';
 import { timesFromRelease } from '@bradyon/core/rules';
 import {
@@ -9,6 +10,9 @@ import {
 } from '@bradyon/core/sprint';
 import {
   describeMisfit,
+  figuresAt,
+  LEVEL_NAMES,
+  LEVELS,
   plainContext,
   type AsideReason,
   type ReadingContext,
@@ -40,7 +44,7 @@ export function readingsOf(
   const made: DemoReading[] = [];
   const { ruleset } = field;
   const take: Take = (count, what, { quicker = 0, daysAgo } = {}) => {
-    const typical = typicalTime(what, person, field) ?? FROM_CENTRE;
+    const typical = typicalTime(what, person, field) ?? throwOf(person, field);
     const run = usualRun(what, person.bats, ruleset, what.leadFeet);
     const own =
       (run
@@ -79,8 +83,17 @@ export function gaitOf({ quick }: Pick<DemoPerson, 'quick'>, { level }: Conditio
   };
 }
 
-/** An outfield throw from medium depth: no level has a typical one. */
-const FROM_CENTRE = { mean: 3.1, sdBetween: 0.2, sdWithin: 0.15 };
+/** An outfield throw home from the usual depth: no level has a typical one. Arms differ a good deal. */
+function throwOf(
+  { positions }: DemoPerson,
+  { level, ruleset }: Conditions,
+): { mean: number; sdBetween: number; sdWithin: number } {
+  const fielder = OUTFIELD.find((each) => positions.includes(each)) ?? 'CF';
+  const name = LEVEL_NAMES.find((each) => LEVELS[each].label === level.label) ?? 'hs';
+  const figures = figuresAt(BASES_FIGURES, name, {});
+  const mean = throwByArm(usualArm(fielder, figures), fielder, 4, ruleset, figures);
+  return { mean, sdBetween: 0.3, sdWithin: 0.15 };
+}
 /** Older than this a time says so. */
 const LONG_AGO_DAYS = 41;
 

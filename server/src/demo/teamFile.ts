@@ -11,6 +11,7 @@ import { conditionsOf, simulateGateRun, type Conditions } from '@bradyon/core/sp
 import { USUAL_NEEDED_CHANCE } from '@bradyon/core/steals';
 import { plainContext, splitsOfBeams, type Reading } from '@bradyon/core/timing';
 import type { GateRunId, OpponentId, PersonId, ReadingId, TestDiveId } from '@bradyon/core/units';
+import { demoBunts } from './bunts.ts';
 import { demoGames } from './games.ts';
 import { gaitOf, readingsOf, type DemoReading } from './readings.ts';
 import { makeUuid } from './uuid.ts';
@@ -41,6 +42,7 @@ export function demoTeamFile(
       neededChance: USUAL_NEEDED_CHANCE,
       levelChanges: {},
       playChanges: {},
+      fieldChanges: { bunts: {}, bases: {} },
       throwLimits: { pitcher: 60, catcher: 40 },
       timeZone: null,
     },
@@ -50,6 +52,7 @@ export function demoTeamFile(
     gateRuns: [],
     together: [],
     testDives: [],
+    buntTries: [],
     batting: [],
     battingOrder: { personIds: [] },
     games: [],
@@ -84,6 +87,7 @@ export function demoTeamFile(
       file.batting.push(seasonOf(random, id, place, opponentId === null));
   }
   file.games = demoGames(random, file, today);
+  file.buntTries = demoBunts(batting, today);
   return file;
 }
 

@@ -14,6 +14,7 @@ import { many, maybeOne, one, type Tx } from '../../db/query.ts';
 const TEAM = raw(`
   t.id, t.name, t.level, t.ruleset, t.needed_chance as "neededChance",
   t.level_changes as "levelChanges", t.play_changes as "playChanges",
+  t.field_changes as "fieldChanges",
   jsonb_build_object('pitcher', t.pitcher_throw_limit, 'catcher', t.catcher_throw_limit)
     as "throwLimits", t.time_zone as "timeZone", t.version, m.role`);
 
@@ -58,14 +59,14 @@ export function selectTeam(tx: Tx, id: TeamId): Promise<Team | null> {
 /** @returns whether the team is new: an id that is taken, by whomever, makes nothing */
 export async function insertTeam(tx: Tx, team: TeamDraft): Promise<boolean> {
   const { id, name, level, ruleset, neededChance, levelChanges, playChanges, throwLimits } = team;
-  const { timeZone } = team;
+  const { timeZone, fieldChanges } = team;
   await tx.query(sql`select set_config('app.team_id', ${id}, true)`);
   const made = await maybeOne(
     tx,
     sql`insert into teams (id, name, level, ruleset, needed_chance, level_changes,
-                           play_changes, pitcher_throw_limit, catcher_throw_limit, time_zone)
+                           play_changes, field_changes, pitcher_throw_limit, catcher_throw_limit, time_zone)
         values (${id}, ${name}, ${level}, ${JSON.stringify(ruleset)}, ${neededChance},
-                ${JSON.stringify(levelChanges)}, ${JSON.stringify(playChanges)}, ${throwLimits.pitcher}, ${throwLimits.catcher}, ${timeZone})
+                ${JSON.stringify(levelChanges)}, ${JSON.stringify(playChanges)}, ${JSON.stringify(fieldChanges)}, ${throwLimits.pitcher}, ${throwLimits.catcher}, ${timeZone})
         on conflict do nothing returning id`,
   );
   if (made) {
@@ -83,6 +84,7 @@ export async function updateTeam(tx: Tx, team: Kept<TeamDraft>): Promise<boolean
                ruleset = ${JSON.stringify(ruleset)}, needed_chance = ${neededChance},
                level_changes = ${JSON.stringify(levelChanges)},
                play_changes = ${JSON.stringify(playChanges)},
+               field_changes = ${JSON.stringify(team.fieldChanges)},
                pitcher_throw_limit = ${throwLimits.pitcher},
                catcher_throw_limit = ${throwLimits.catcher}, time_zone = ${team.timeZone},
                version = version + 1

@@ -87,7 +87,7 @@ export function SendField({
           along={stopAlong}
           text="last stop"
           tone="good"
-          side={stop.feet >= 0 ? 'right' : 'left'}
+          side="right"
         />
       )}
       {cutoff && <FieldMark spot={cutoff} tone="fielder" text="cutoff" />}

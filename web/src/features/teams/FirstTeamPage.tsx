@@ -77,6 +77,7 @@ function MakeTeam() {
       neededChance: USUAL_NEEDED_CHANCE,
       levelChanges: {},
       playChanges: {},
+      fieldChanges: { bunts: {}, bases: {} },
       throwLimits: { pitcher: null, catcher: null },
       timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     }),

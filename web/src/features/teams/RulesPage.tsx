@@ -9,6 +9,7 @@ import {
   type ReEntry,
   type Ruleset,
 } from '@bradyon/core/rules';
+import { NO_FIELD_CHANGES } from '@bradyon/core/bases';
 import { LEVELS, levelsOf, type LevelName } from '@bradyon/core/timing';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
@@ -136,6 +137,7 @@ export function RulesPage() {
       // Another level has other numbers: one's own were against the old one.
       levelChanges: values.level === team.level ? team.levelChanges : {},
       playChanges: values.level === team.level ? team.playChanges : {},
+      fieldChanges: values.level === team.level ? team.fieldChanges : NO_FIELD_CHANGES,
       throwLimits: {
         pitcher: figure(values.pitcherThrows),
         catcher: figure(values.catcherThrows),
