@@ -12,6 +12,7 @@ import {
   flag,
   id,
   instant,
+  listContract,
   nullable,
   number,
   oneOf,
@@ -44,16 +45,19 @@ function tryMisfit({ result, lane, pace }: BuntTryRecord): Misfit | null {
   return null;
 }
 
-const fields = {
-  id: required(id<BuntTryId>()),
+const bunted = {
   personId: required(id<PersonId>()),
-  undoes: required(nullable(id<BuntTryId>())),
   result: required(oneOf(BUNT_RESULTS, 'Choose how the bunt came off.')),
   aimed: required(nullable(oneOf(BUNT_LANES, 'Choose the lane that was called.'))),
   lane: required(nullable(oneOf(BUNT_LANES, 'Choose where it went.'))),
   pace: required(nullable(oneOf(BUNT_PACES, 'Choose dead, soft or firm.'))),
   height: required(nullable(oneOf(PITCH_HEIGHTS, 'Choose a high, middle or low pitch.'))),
   style: required(oneOf(BUNT_STYLES, 'Choose how it was bunted.')),
+};
+const fields = {
+  ...bunted,
+  id: required(id<BuntTryId>()),
+  undoes: required(nullable(id<BuntTryId>())),
   takenAt: required(instant('Say when the bunt was.')),
 };
 export const buntTryContract = contract<BuntTryRecord>(fields, tryMisfit);
@@ -75,3 +79,9 @@ export const buntTriesPageContract = contract<BuntTriesPage>({
   next: seq,
   more: required(flag('true or false')),
 });
+
+/** A bunt of a game. */
+export interface GameBunt extends BuntTry {
+  personId: PersonId;
+}
+export const gameBuntsContract = listContract(contract<GameBunt>(bunted));

@@ -75,6 +75,7 @@ export const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown)
   'DELETE /api/teams/:teamId/test-dives/:id': null,
   'GET /api/teams/:teamId/games': null,
   'GET /api/teams/:teamId/games/batting': null,
+  'GET /api/teams/:teamId/games/bunts': null,
   'POST /api/teams/:teamId/games': () => aGame(),
   'DELETE /api/teams/:teamId/games/:gameId': null,
   'GET /api/teams/:teamId/games/:gameId/entries': null,

@@ -78,6 +78,7 @@ const work: RouteObject[] = [
     return () => <RosterPage KeyTime={KeyTime} FirstSteps={FirstSteps} />;
   }),
   screen('rules', async () => (await import('./features/teams/RulesPage.tsx')).RulesPage),
+  screen('field', async () => (await import('./features/teams/FieldPage.tsx')).FieldPage),
   screen('level', async () => (await import('./features/teams/LevelPage.tsx')).LevelPage),
   screen('files', async () => (await import('./features/files/FilesPage.tsx')).FilesPage),
   screen('staff', async () => (await import('./features/teams/StaffPage.tsx')).StaffPage),

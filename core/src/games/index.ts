@@ -14,7 +14,7 @@ export {
   type Side,
   type Spot,
 } from './events.ts';
-export { battingOf } from './season.ts';
+export { battingOf, buntsOf } from './season.ts';
 export { boxOf } from './box.ts';
 export { countsOf } from './counts.ts';
 export { recordsOf } from './records.ts';

@@ -1,3 +1,4 @@
+import { gameBuntsContract } from '@bradyon/contract/bunts';
 import {
   deviceHereContract,
   devicesContract,
@@ -20,7 +21,7 @@ import { signedIn } from '../../http/session.ts';
 import { ownerOnly } from '../teams/index.ts';
 import { takeEntries } from './entries.ts';
 import * as games from './games.sql.ts';
-import { seasonOf } from './season.ts';
+import { buntsOfSeason, seasonOf } from './season.ts';
 
 const NO_GAME = 'There is no such game any more.';
 
@@ -36,6 +37,11 @@ export function gameRoutes({ pool, reply, live }: Deps): Router {
   router.get('/:teamId/games/batting', async (req, res) => {
     const rows = await inTeam(pool, signedIn(req), idOf(req, 'teamId'), seasonOf);
     reply(res, gameBattingContract, rows);
+  });
+
+  router.get('/:teamId/games/bunts', async (req, res) => {
+    const rows = await inTeam(pool, signedIn(req), idOf(req, 'teamId'), buntsOfSeason);
+    reply(res, gameBuntsContract, rows);
   });
 
   router.post('/:teamId/games', async (req, res) => {

@@ -1,12 +1,16 @@
+import type { GameBunt } from '@bradyon/contract/bunts';
 import { eventOf } from '@bradyon/contract/games';
 import type { BattingRecord } from '@bradyon/contract/innings';
-import { battingOf, readGame } from '@bradyon/core/games';
+import { battingOf, buntsOf, readGame } from '@bradyon/core/games';
 import { totalsTogether, type BattingTotals } from '@bradyon/core/innings';
 import type { GameId, PersonId } from '@bradyon/core/units';
 import type { Tx } from '../../db/query.ts';
 import { selectAllEntries, selectGames } from './games.sql.ts';
 
-type OfGame = ReadonlyMap<PersonId, BattingTotals>;
+interface OfGame {
+  batting: ReadonlyMap<PersonId, BattingTotals>;
+  bunts: readonly GameBunt[];
+}
 
 /** Entries never change, so that a game of so many entries comes to the same for ever. */
 const known = new Map<string, OfGame>();
@@ -17,7 +21,7 @@ export async function seasonOf(tx: Tx): Promise<BattingRecord[]> {
   const totals = new Map<PersonId, BattingTotals[]>();
   for (const { id, lastSeq } of await selectGames(tx)) {
     if (lastSeq === 0) continue;
-    for (const [personId, own] of await ofGame(tx, id, lastSeq)) {
+    for (const [personId, own] of (await ofGame(tx, id, lastSeq)).batting) {
       const before = totals.get(personId);
       if (before) before.push(own);
       else totals.set(personId, [own]);
@@ -28,12 +32,25 @@ export async function seasonOf(tx: Tx): Promise<BattingRecord[]> {
     .filter(({ plateAppearances }) => plateAppearances > 0);
 }
 
+/** Every bunt of all games of the team in scope. */
+export async function buntsOfSeason(tx: Tx): Promise<GameBunt[]> {
+  const bunts: GameBunt[] = [];
+  for (const { id, lastSeq } of await selectGames(tx)) {
+    if (lastSeq > 0) bunts.push(...(await ofGame(tx, id, lastSeq)).bunts);
+  }
+  return bunts;
+}
+
 async function ofGame(tx: Tx, id: GameId, lastSeq: number): Promise<OfGame> {
   const key = `${id} ${String(lastSeq)}`;
   const kept = known.get(key);
   if (kept) return kept;
   const entries = await selectAllEntries(tx, id);
-  const made = battingOf(readGame(entries.map(eventOf)).state);
+  const { state } = readGame(entries.map(eventOf));
+  const made = {
+    batting: battingOf(state),
+    bunts: buntsOf(state).map(({ personId, bunt }) => ({ personId, ...bunt })),
+  };
   if (known.size >= MOST_KNOWN) known.clear();
   known.set(key, made);
   return made;

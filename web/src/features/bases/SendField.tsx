@@ -82,13 +82,7 @@ export function SendField({
       <FieldWay spots={[ballAt, ...(cutoff ? [cutoff] : []), next]} tone="ball" />
       <FieldWay spots={way} tone="runner" />
       {stop && stopAt && stopAlong && (
-        <FieldTick
-          spot={stopAt}
-          along={stopAlong}
-          text="last stop"
-          tone="good"
-          side="right"
-        />
+        <FieldTick spot={stopAt} along={stopAlong} text="last stop" tone="good" side="right" />
       )}
       {cutoff && <FieldMark spot={cutoff} tone="fielder" text="cutoff" />}
       {OUTFIELD.map((position) => {

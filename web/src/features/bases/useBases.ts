@@ -20,7 +20,6 @@ const figuresFor = keepLast(
   (level: LevelName, changes: Partial<Record<string, number>>): BasesFigures =>
     figuresAt(BASES_FIGURES, level, changes),
 );
-const NO_CHANGES: Partial<Record<string, number>> = {};
 
 /** An outfielder's arm, and what it rests on. */
 export interface ArmInView {
@@ -43,7 +42,7 @@ export function useBases() {
   const people = usePeople(team.id);
   const { onField } = usePlaying(team.id);
   const draft = useBasesDraft();
-  const figures = figuresFor(team.id, team.level, NO_CHANGES);
+  const figures = figuresFor(team.id, team.level, team.fieldChanges.bases);
   // Our runners: while they bat it is asked for our next time up.
   const situation = { ...odds.situation, batting: 'we' as const };
   const { topSpeed, accelerationSeconds } = times.field.level;

@@ -11,11 +11,14 @@ import { PLAY_TEXT, SURFACE_TEXT } from './words.ts';
 export function BuntPage({
   title,
   plays = true,
+  situation: asksSituation = true,
   children,
 }: {
   title: string;
   /** Whether what the bunt is for is chosen here. */
   plays?: boolean;
+  /** Whether the page depends on bases, outs and score. */
+  situation?: boolean;
   children: (view: BuntInView) => ReactNode;
 }) {
   useTitle(title);
@@ -32,11 +35,13 @@ export function BuntPage({
       </div>
       {view.team.ruleset.buntAllowed ? (
         <>
-          <Folded
-            chosen={`${PLAY_TEXT[play]}, ${onText(situation.bases)}, ${OUT_TEXT[situation.outs] ?? ''}${odds.up ? `, ${odds.up.person.name} up` : ''}`}
-          >
-            <Situation view={view} plays={plays} />
-          </Folded>
+          {asksSituation && (
+            <Folded
+              chosen={`${PLAY_TEXT[play]}, ${onText(situation.bases)}, ${OUT_TEXT[situation.outs] ?? ''}${odds.up ? `, ${odds.up.person.name} up` : ''}`}
+            >
+              <Situation view={view} plays={plays} />
+            </Folded>
+          )}
           {children(view)}
           <p className="bunt-care quiet">
             Fingers behind the barrel, and out of the way of the pitch. Slide as taught, and keep

@@ -6,6 +6,7 @@ const PAGES = [
   { to: 'bunts', text: 'Plan' },
   { to: 'bunts/squeeze', text: 'Squeeze' },
   { to: 'bunts/hit', text: 'For a hit' },
+  { to: 'bunts/bunters', text: 'Bunters' },
   { to: 'bunts/card', text: 'Bunt card' },
 ];
 

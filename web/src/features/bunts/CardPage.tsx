@@ -1,4 +1,4 @@
-import { alignmentOf, ONE_ANSWER_RUNS, skillOf, type AlignmentName } from '@bradyon/core/bunts';
+import { alignmentOf, ONE_ANSWER_RUNS, type AlignmentName } from '@bradyon/core/bunts';
 import { tableOf } from '@bradyon/core/innings';
 import type { Person } from '@bradyon/core/people';
 import { useQueries } from '@tanstack/react-query';
@@ -111,12 +111,12 @@ function Card({ view }: { view: BuntInView }) {
 }
 
 function askedOf(view: BuntInView, spot: number, bases: number, name: AlignmentName): AskedBunt {
-  const { odds, team, asked, figures } = view;
+  const { odds, team, asked } = view;
   const situation = { ...view.situation, spot, bases, outs: 0 };
   return {
     ...asked,
     play: 'sacrifice',
-    skill: skillOf(figures, 'sacrifice'),
+    skill: view.skillFor(odds.order[spot]?.person.id, 'sacrifice'),
     bases,
     outs: 0,
     strikes: 0,

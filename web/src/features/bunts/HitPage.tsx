@@ -1,4 +1,4 @@
-import { skillOf, type BuntPlay, type HitDepth, type Strikes } from '@bradyon/core/bunts';
+import { type BuntPlay, type HitDepth, type Strikes } from '@bradyon/core/bunts';
 import { useQueries } from '@tanstack/react-query';
 import { Choice, distance, Failure, How, Loading, percent } from '../../ui/index.ts';
 import { BuntPage } from './BuntPage.tsx';
@@ -22,7 +22,7 @@ const COUNT_TEXT = ['No strikes', 'One strike', 'Two strikes'] as const;
 function Hit({ view }: { view: BuntInView }) {
   const isSoftball = view.team.ruleset.sport === 'softball';
   const play: BuntPlay = view.draft.play === 'slap' && isSoftball ? 'slap' : 'hit';
-  const asked = { ...view.asked, play, skill: skillOf(view.figures, play) };
+  const asked = { ...view.asked, play, skill: view.skillFor(view.odds.up?.person.id, play) };
   const { strikes: _strikes, ...same } = asked;
   const key = JSON.stringify(same);
   const found = useQueries({

@@ -7,7 +7,7 @@ import {
   type BuntPlan,
   type PricedAim,
 } from '@bradyon/core/bunts';
-import { Choice, Failure, How } from '../../ui/index.ts';
+import { Choice, Failure, How, percent } from '../../ui/index.ts';
 import { BuntField } from './BuntField.tsx';
 import { BuntPage } from './BuntPage.tsx';
 import { useBuntDraft } from './buntStore.ts';
@@ -39,7 +39,8 @@ function Plan({ view }: { view: BuntInView }) {
         <Alignments view={view} />
         <BuntField view={view} plan={plan} />
         <p className="quiet bunt-legend">
-          Pine: near the best bunt. Clay: far behind it. Inside the line, all are as good. Drag the infielders.
+          Pine: near the best bunt. Clay: far behind it. Inside the line, all are as good. Drag the
+          infielders.
         </p>
       </section>
       <div className="bunt-side" aria-busy={plan === null || isOld}>
@@ -120,6 +121,12 @@ function Answer({ view, plan }: { view: BuntInView; plan: BuntPlan }) {
         <p>
           {capitalOf(fieldedText(plan.atBest.fieldedBy))}. {thrownText(plan.atBest.thrownTo)}
         </p>
+        {view.own.tries > 0 && (
+          <p className="quiet">
+            {view.odds.up?.person.name}: {view.own.fair} of {view.own.tries} down,{' '}
+            {percent(Math.max(view.own.ownShares, view.own.ownAim))} of this is their own.
+          </p>
+        )}
         <p className="quiet">
           {draft.strikes === 2
             ? 'With two strikes a foul is an out.'

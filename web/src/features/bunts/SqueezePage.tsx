@@ -3,7 +3,6 @@ import {
   gridOf,
   groundOf,
   readSqueeze,
-  skillOf,
   speedToRoll,
   squeezeWorth,
   swingBy,
@@ -52,7 +51,7 @@ function Squeeze({ view }: { view: BuntInView }) {
   const asked = {
     ...view.asked,
     play: 'suicide' as const,
-    skill: skillOf(view.figures, 'suicide'),
+    skill: view.skillFor(view.odds.up?.person.id, 'suicide'),
   };
   const key = JSON.stringify(asked);
   const table = useQuery({
@@ -60,7 +59,11 @@ function Squeeze({ view }: { view: BuntInView }) {
     queryFn: () => inBuntWorker((heavy) => heavy.squeeze(asked)),
     ...KEPT,
   });
-  const safety = { ...view.asked, play: 'safety' as const, skill: skillOf(view.figures, 'safety') };
+  const safety = {
+    ...view.asked,
+    play: 'safety' as const,
+    skill: view.skillFor(view.odds.up?.person.id, 'safety'),
+  };
   const beside = useQuery({
     queryKey: ['safety squeeze', JSON.stringify(safety)],
     queryFn: () => inBuntWorker((heavy) => heavy.plan(safety, gridOf(safety, 20, 14))),
@@ -101,7 +104,7 @@ function Clock({
   const read = (at: SqueezeClock): SqueezeOutcome =>
     readSqueeze(table, {
       clock: at,
-      skill: skillOf(figures, 'suicide'),
+      skill: view.skillFor(view.odds.up?.person.id, 'suicide'),
       aim,
       sees: throws === 'right' ? 1 : figures.lefthanderSees,
       figures,

@@ -13,6 +13,7 @@ import { tableOf, type Bases } from '@bradyon/core/innings';
 import type { Person } from '@bradyon/core/people';
 import type { Ruleset } from '@bradyon/core/rules';
 import type { Gait } from '@bradyon/core/sprint';
+import type { PersonId } from '@bradyon/core/units';
 import { figuresAt, type LevelName } from '@bradyon/core/timing';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
@@ -20,6 +21,7 @@ import { peopleOn, useOdds, valueOf } from '../innings/index.ts';
 import { usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { keepLast, useTimes } from '../timing/index.ts';
+import { useBunters } from './useBunters.ts';
 import { useBuntDraft, useSurface } from './buntStore.ts';
 import type { AskedBunt } from './bunts.worker.ts';
 import { inBuntWorker } from './heavy.ts';
@@ -49,7 +51,8 @@ export function useBunt() {
   const { onField } = usePlaying(team.id);
   const draft = useBuntDraft();
   const { surface } = useSurface();
-  const figures = figuresFor(team.id, team.level, NO_CHANGES);
+  const figures = figuresFor(team.id, team.level, team.fieldChanges.bunts);
+  const bunters = useBunters(team.id);
   // A bunt is ours: while they bat it is asked for our next time up.
   const situation = { ...odds.situation, batting: 'we' as const };
   const { bases } = situation;
@@ -76,6 +79,8 @@ export function useBunt() {
     shortToThird: draft.shortToThird ?? usual.shortToThird,
     moved: draft.moved,
   };
+  const skillFor = (personId: PersonId | undefined, of: BuntPlay) =>
+    bunters.skill(personId, skillOf(figures, of)).skill;
   const value = valueOf(odds.game, situation);
   const question: BuntQuestion = {
     play,
@@ -89,7 +94,7 @@ export function useBunt() {
     pitcherThrows: onField.pitcher?.throws ?? 'right',
     batter: gaitOf(odds.up?.person),
     runners: runnersOn(situation.spot, bases),
-    skill: skillOf(figures, play),
+    skill: skillFor(odds.up?.person.id, play),
     breakSeconds: Math.max(
       draft.breakSeconds,
       team.ruleset.leadRule === 'open' ? -9 : figures.releaseSeconds,
@@ -110,6 +115,9 @@ export function useBunt() {
     on: peopleOn(odds.order, situation.spot, bases),
     gaitOf,
     runnersOn,
+    skillFor,
+    /** What is known of the bunter who is up. */
+    own: bunters.skill(odds.up?.person.id, skillOf(figures, play)),
     question,
     asked,
     isLoading: odds.isLoading || times.isLoading || !odds.isCurrent,
@@ -120,8 +128,6 @@ export function useBunt() {
     },
   };
 }
-
-const NO_CHANGES: Partial<Record<string, number>> = {};
 
 const COARSE = [30, 20] as const;
 const FINE = [60, 40] as const;

@@ -2,6 +2,10 @@ import {
   ONE_ANSWER_RUNS,
   type AlignmentName,
   type BuntFielder,
+  type BuntLane,
+  type BuntPace,
+  type BuntResult,
+  type BuntStyle,
   type BuntPlan,
   type BuntPlay,
   type Lane,
@@ -56,6 +60,32 @@ export const FIELDER_TEXT: Record<BuntFielder, string> = {
   '2B': 'second baseman',
   '3B': 'third baseman',
   SS: 'shortstop',
+};
+
+export const COUNTED_LANE_TEXT: Record<BuntLane, string> = {
+  third: 'Third line',
+  thirdMiddle: 'Third side',
+  middle: 'Middle',
+  firstMiddle: 'First side',
+  first: 'First line',
+};
+
+export const RESULT_TEXT: Record<BuntResult, string> = {
+  fair: 'Fair',
+  foul: 'Foul',
+  missed: 'Missed',
+  popped: 'Popped up',
+  pulledBack: 'Pulled back',
+};
+
+export const PACE_TEXT: Record<BuntPace, string> = { dead: 'Dead', soft: 'Soft', firm: 'Firm' };
+
+export const STYLE_TEXT: Record<BuntStyle, string> = {
+  square: 'Square',
+  pivot: 'Pivot',
+  drag: 'Drag',
+  push: 'Push',
+  slap: 'Slap',
 };
 
 export const BAG_TEXT = { 1: 'first', 2: 'second', 3: 'third', 4: 'home' } as const;

@@ -5,6 +5,7 @@ const PAGES = [
   { to: 'people', text: 'Rosters' },
   { to: 'rules', text: 'Rules' },
   { to: 'level', text: 'Level' },
+  { to: 'field', text: 'Field' },
   { to: 'staff', text: 'Staff' },
   { to: 'files', text: 'Files' },
 ];

@@ -36,7 +36,7 @@ export const ROOMS: readonly Room[] = [
   { to: 'innings', text: 'Odds', Icon: Scale, key: 'O', group: 'odds' },
   {
     to: 'people',
-    pages: ['rules', 'level', 'staff', 'files'],
+    pages: ['rules', 'level', 'field', 'staff', 'files'],
     text: 'Team',
     Icon: Users,
     key: 'M',

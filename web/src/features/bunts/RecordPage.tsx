@@ -1,0 +1,191 @@
+import {
+  BUNT_LANES,
+  BUNT_PACES,
+  BUNT_STYLES,
+  PITCH_HEIGHTS,
+  skillOf,
+  type BuntLane,
+  type BuntPace,
+  type BuntResult,
+  type BuntStyle,
+  type OwnBunting,
+  type PitchHeight,
+} from '@bradyon/core/bunts';
+import { byNumber, type Person } from '@bradyon/core/people';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { Choice, Empty, Failure, percent, PickOne, TapButton } from '../../ui/index.ts';
+import { personLabel, usePeople } from '../people/index.ts';
+import { BuntPage } from './BuntPage.tsx';
+import { useBunters } from './useBunters.ts';
+import type { BuntInView } from './useBunt.ts';
+import { COUNTED_LANE_TEXT, PACE_TEXT, RESULT_TEXT, STYLE_TEXT } from './words.ts';
+
+const HEIGHT_TEXT: Record<PitchHeight, string> = { high: 'High', middle: 'Middle', low: 'Low' };
+const OFF = ['foul', 'missed', 'popped', 'pulledBack'] as const satisfies readonly BuntResult[];
+
+/** A tap a bunt: who can put it where, and how that changes the plan. */
+export function RecordPage() {
+  return (
+    <BuntPage title="Bunters" plays={false} situation={false}>
+      {(view) => <Bunters view={view} />}
+    </BuntPage>
+  );
+}
+
+function Bunters({ view }: { view: BuntInView }) {
+  const { people } = usePeople(view.team.id);
+  const bunters = useBunters(view.team.id);
+  const ours = people
+    .filter(({ opponentId, retired }) => opponentId === null && !retired)
+    .toSorted(byNumber);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const person = ours.find(({ id }) => id === chosen) ?? ours[0];
+  if (bunters.error) return <Failure error={bunters.error} retry={bunters.retry} />;
+  if (!person) {
+    return (
+      <Empty title="Nobody to bunt yet">
+        <p>Add your players under Team.</p>
+      </Empty>
+    );
+  }
+  const level = skillOf(view.figures, 'sacrifice');
+  return (
+    <div className="bunt-two">
+      <section className="card-box">
+        <PickOne
+          label="Bunting"
+          value={person.id}
+          options={ours.map((each) => ({ value: each.id, text: personLabel(each) }))}
+          onChange={setChosen}
+        />
+        <Counter key={person.id} person={person} bunters={bunters} />
+      </section>
+      <section className="card-box">
+        <h2>The team</h2>
+        <table className="bunt-table">
+          <thead>
+            <tr>
+              <th scope="col">Bunter</th>
+              <th scope="col">Tries</th>
+              <th scope="col">Fair</th>
+              <th scope="col">Own weight</th>
+              <th scope="col">Leans</th>
+            </tr>
+          </thead>
+          <tbody>
+            {ours.map((each) => {
+              const own = bunters.skill(each.id, level);
+              return (
+                <tr key={each.id} className={each.id === person.id ? 'bunt-best' : undefined}>
+                  <th scope="row">{personLabel(each)}</th>
+                  <td className="figure">{own.tries}</td>
+                  <td className="figure">{own.tries > 0 ? percent(own.fair / own.tries) : '–'}</td>
+                  <td className="figure">{percent(Math.max(own.ownShares, own.ownAim))}</td>
+                  <td>{leanText(own)}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+        <p className="quiet bunt-legend">
+          Own weight: how much of the plan is this bunter, and not a typical one. Bunts in games
+          count by themselves. Import and export under Team, Files.
+        </p>
+      </section>
+    </div>
+  );
+}
+
+/** A lean that is more than chance would give. */
+function leanText({ leanDegrees, ownAim }: OwnBunting): string {
+  if (ownAim < 0.2 || Math.abs(leanDegrees) < 4) return '–';
+  return leanDegrees > 0 ? 'toward third' : 'toward first';
+}
+
+function Counter({ person, bunters }: { person: Person; bunters: ReturnType<typeof useBunters> }) {
+  const [aimed, setAimed] = useState<BuntLane>('third');
+  const [pace, setPace] = useState<BuntPace>('soft');
+  const [style, setStyle] = useState<BuntStyle>('square');
+  const [height, setHeight] = useState<PitchHeight>('middle');
+  const own = bunters.practice.filter(({ personId }) => personId === person.id);
+  const last = own.at(-1);
+  const tap = (result: BuntResult, lane: BuntLane | null): void => {
+    const isHit = lane !== null;
+    bunters.add(person.id, { result, aimed, lane, pace: isHit ? pace : null, height, style });
+  };
+  return (
+    <div className="bunt-counter">
+      <Choice
+        label="Called"
+        showLabel
+        value={aimed}
+        options={BUNT_LANES.map((value) => ({ value, text: COUNTED_LANE_TEXT[value] }))}
+        onChange={setAimed}
+      />
+      <div className="control-row">
+        <Choice
+          label="Pace"
+          value={pace}
+          options={BUNT_PACES.map((value) => ({ value, text: PACE_TEXT[value] }))}
+          onChange={setPace}
+        />
+        <Choice
+          label="Pitch"
+          value={height}
+          options={PITCH_HEIGHTS.map((value) => ({ value, text: HEIGHT_TEXT[value] }))}
+          onChange={setHeight}
+        />
+        <PickOne
+          label="Style"
+          value={style}
+          options={BUNT_STYLES.map((value) => ({ value, text: STYLE_TEXT[value] }))}
+          onChange={(value) => {
+            setStyle(value as BuntStyle);
+          }}
+        />
+      </div>
+      <h2>Where did it go?</h2>
+      <div className="bunt-taps">
+        {BUNT_LANES.map((lane) => (
+          <TapButton
+            key={lane}
+            onTap={() => {
+              tap('fair', lane);
+            }}
+          >
+            {COUNTED_LANE_TEXT[lane]}
+          </TapButton>
+        ))}
+      </div>
+      <div className="bunt-taps">
+        {OFF.map((result) => (
+          <TapButton
+            key={result}
+            className="bunt-off"
+            onTap={() => {
+              tap(result, null);
+            }}
+          >
+            {RESULT_TEXT[result]}
+          </TapButton>
+        ))}
+      </div>
+      <p role="status">
+        {last
+          ? `Last: ${RESULT_TEXT[last.result].toLowerCase()}${last.lane ? `, ${COUNTED_LANE_TEXT[last.lane].toLowerCase()}` : ''}. ${String(own.length)} counted.`
+          : 'Nothing counted yet. One tap a bunt.'}
+      </p>
+      {last && (
+        <Button
+          variant="outline-primary"
+          onClick={() => {
+            bunters.undo(last);
+          }}
+        >
+          Undo the last one
+        </Button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,100 @@
+import type { BuntTriesPage, BuntTryRecord, GameBunt, KeptBuntTry } from '@bradyon/contract/bunts';
+import { ownBunting, type BuntSkill, type BuntTry, type OwnBunting } from '@bradyon/core/bunts';
+import type { BuntTryId, PersonId, TeamId } from '@bradyon/core/units';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useSyncExternalStore } from 'react';
+import {
+  defineWrite,
+  growingList,
+  newId,
+  request,
+  teamOf,
+  type Answer,
+  type GrowingList,
+} from '../../api/index.ts';
+
+const listOf = (teamId: TeamId): GrowingList<KeptBuntTry> =>
+  growingList<KeptBuntTry>(`bunts ${teamId}`, async (since) => {
+    const { tries, next, more } = await request<BuntTriesPage>(
+      'GET',
+      `/api/teams/${teamId}/bunts?since=${String(since)}`,
+    );
+    return { rows: tries, gone: [], next, more };
+  });
+
+/** A bunt of practice, or the undoing of one. */
+export const buntWrite = defineWrite<BuntTryRecord>({
+  name: 'bunt',
+  most: 100,
+  async send(tries, teamId) {
+    await request('POST', `/api/teams/${teamOf(teamId)}/bunts`, { tries });
+    return tries.map((): Answer => ({ ok: true, answer: null }));
+  },
+  merge(sent, teamId) {
+    // The number comes with the next page: until then they are told apart by their id.
+    listOf(teamOf(teamId)).put(sent.map(({ body }) => ({ ...body, seq: 0 })));
+  },
+  words: ({ undoes }) => (undoes ? 'A bunt undone' : 'A bunt of practice'),
+  reassign: (bunt, personId) => ({ ...bunt, personId: personId as PersonId }),
+});
+
+/** Without those that were undone, in their order. */
+function standing(rows: Iterable<BuntTryRecord>): BuntTryRecord[] {
+  const all = [...rows];
+  const gone = new Set(all.map(({ undoes }) => undoes));
+  return all
+    .filter(({ id, undoes }) => undoes === null && !gone.has(id))
+    .toSorted((a, b) => a.takenAt.localeCompare(b.takenAt));
+}
+
+const NO_BUNTS: GameBunt[] = [];
+
+/** Everybody's bunts, in practice and in games, those that wait to be sent too. */
+export function useBunters(teamId: TeamId) {
+  const list = listOf(teamId);
+  const { error, refetch } = useQuery({
+    queryKey: ['bunts', teamId],
+    queryFn: () => list.sync(),
+    meta: { onlyHere: true },
+  });
+  const count = useSyncExternalStore(
+    (tell) => list.onChange(tell),
+    () => list.rows.size,
+  );
+  const games = useQuery({
+    queryKey: ['games-bunts', teamId],
+    queryFn: () => request<GameBunt[]>('GET', `/api/teams/${teamId}/games/bunts`),
+  });
+  const waiting = buntWrite.useWaiting(teamId);
+  const practice = useMemo(() => {
+    const rows = new Map<string, BuntTryRecord>(count === 0 ? [] : list.rows);
+    for (const each of waiting) rows.set(each.id, each);
+    return standing(rows.values());
+  }, [list, count, waiting]);
+  const inGames = games.data ?? NO_BUNTS;
+  const of = (personId: PersonId): BuntTry[] => [
+    ...practice.filter((each) => each.personId === personId),
+    ...inGames.filter((each) => each.personId === personId),
+  ];
+  return {
+    practice,
+    inGames,
+    of,
+    /** His own figures in place of the level's, as far as there are enough; null person: the level's. */
+    skill: (personId: PersonId | undefined, level: BuntSkill): OwnBunting =>
+      ownBunting(personId ? of(personId) : [], level),
+    add: (personId: PersonId, bunt: BuntTry): void => {
+      const takenAt = new Date().toISOString();
+      buntWrite.send(teamId, { ...bunt, id: newId<BuntTryId>(), personId, undoes: null, takenAt });
+    },
+    undo: (bunt: BuntTryRecord): void => {
+      const takenAt = new Date().toISOString();
+      buntWrite.send(teamId, { ...bunt, id: newId<BuntTryId>(), undoes: bunt.id, takenAt });
+    },
+    error: practice.length === 0 ? (error ?? games.error) : null,
+    retry: () => {
+      void refetch();
+      void games.refetch();
+    },
+  };
+}
