@@ -54,6 +54,17 @@ const SCREENS = [
   'signs/series',
   'signs/arms',
   'signs/cards',
+  'bunts',
+  'bunts/squeeze',
+  'bunts/hit',
+  'bunts/bunters',
+  'bunts/card',
+  'bases',
+  'bases/flies',
+  'bases/grounders',
+  'bases/turns',
+  'bases/arms',
+  'field',
   'level',
   'people',
   'people?retired=1',
@@ -63,7 +74,7 @@ const SCREENS = [
 /** Of the game that is being played, and of one that is over. */
 const GAME_SCREENS = ['', '/log', '/sheet'];
 /** What only the softball team has. */
-const SOFTBALL_SCREENS = ['timing?watch=leave', 'leads', 'steals'];
+const SOFTBALL_SCREENS = ['timing?watch=leave', 'leads', 'steals', 'bunts', 'bases'];
 
 // The night's colors are the same on a phone.
 const LOOKS = [

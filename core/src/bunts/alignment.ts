@@ -95,7 +95,7 @@ const CORNERS_OF: Record<AlignmentName, Pick<Alignment, 'first' | 'third'>> = {
   holding: { first: 'hold', third: 'in' },
   normal: { first: 'normal', third: 'normal' },
   in: { first: 'in', third: 'in' },
-  crashFirst: { first: 'crash', third: 'in' },
+  crashFirst: { first: 'crash', third: 'normal' },
   crashBoth: { first: 'crash', third: 'crash' },
   wheel: { first: 'crash', third: 'crash' },
   deep: { first: 'normal', third: 'deep' },

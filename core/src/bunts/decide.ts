@@ -41,8 +41,14 @@ const DENSITY = 1 / Math.sqrt(2 * Math.PI);
  *
  * Each race has a shared error (how long the fielding took), one of its own runner, what the defence
  * misjudges, and the throw's own: agreed model.
+ * @param panelNodes seven points a panel are agreed and good to .015 at worst; more are slower and finer
  */
-export function decidePlay(choices: readonly Choice[], stakes: Stakes, doubt: Doubt): Decision {
+export function decidePlay(
+  choices: readonly Choice[],
+  stakes: Stakes,
+  doubt: Doubt,
+  panelNodes = PANEL_7,
+): Decision {
   const { fieldingSdSeconds, runnerSdSeconds, seenSdSeconds, throwSdSeconds, sureOut } = doubt;
   const { allSafe, wild, stake, good } = stakes;
   const fielding2 = fieldingSdSeconds ** 2;
@@ -66,7 +72,7 @@ export function decidePlay(choices: readonly Choice[], stakes: Stakes, doubt: Do
     for (const mode of MODES) {
       margins[2 * place + mode] = choices[place]?.margins[mode] ?? 0;
       gains[2 * place + mode] =
-        (good[mode] ?? 0) * (allSafe - (choices[place]?.valueIfOut ?? 0) + dislike);
+        good[mode] * (allSafe - (choices[place]?.valueIfOut ?? 0) + dislike);
     }
   }
   const seen = (at: number, z: number): number =>
@@ -115,10 +121,10 @@ export function decidePlay(choices: readonly Choice[], stakes: Stakes, doubt: Do
     if (edges.length > 2) edges.sort((a, b) => a - b);
     for (let panel = 0; panel + 1 < edges.length; panel += 1) {
       const [from, to] = [edges[panel] ?? 0, edges[panel + 1] ?? 0];
-      for (let node = 0; node < PANEL_7.at.length; node += 1) {
-        const z = (from + to + (PANEL_7.at[node] ?? 0) * (to - from)) / 2;
+      for (let node = 0; node < panelNodes.at.length; node += 1) {
+        const z = (from + to + (panelNodes.at[node] ?? 0) * (to - from)) / 2;
         const density = (DENSITY / seenSd) * Math.exp(-(z ** 2) / (2 * seenSd ** 2));
-        const share = ((PANEL_7.weights[node] ?? 0) * (to - from) * density) / 2;
+        const share = ((panelNodes.weights[node] ?? 0) * (to - from) * density) / 2;
         if (share < NOTHING) continue;
         const mode = seen(2 * place, z) <= seen(2 * place + 1, z) ? 0 : 1;
         const value = seen(2 * place + mode, z);
@@ -134,7 +140,7 @@ export function decidePlay(choices: readonly Choice[], stakes: Stakes, doubt: Do
             weight *= tabledNormalCdf(((thresholds[rival] ?? 0) + trust * late) / rivalSd);
           }
           const margin = (margins[2 * place + mode] ?? 0) + (raw + late) * runnerShare - late;
-          const clean = weight * (good[mode] ?? 0);
+          const clean = weight * good[mode];
           tried[place] = (tried[place] ?? 0) + weight;
           out[place] = (out[place] ?? 0) + clean * tabledNormalCdf(margin / outcomeSd);
           thrownAway += (weight - clean) * doubt.wild;

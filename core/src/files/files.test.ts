@@ -7,11 +7,14 @@ import {
   matchColumns,
   PERSON_COLUMNS,
   READING_COLUMNS,
+  BUNT_COLUMNS,
   readBatting,
+  readBunts,
   readPeople,
   readReadings,
   unmatched,
   writeBatting,
+  writeBunts,
   writePeople,
   writeReadings,
 } from './index.ts';
@@ -322,5 +325,48 @@ describe('a file of seasons at bat', () => {
     const cells = Object.values(written).map(String);
     const [again] = read(Object.keys(written), [cells], { batting: [season] });
     expect(again).toEqual({ line: 2, ok: true, value: season, alreadyThere: true });
+  });
+});
+
+describe('bunts', () => {
+  const headings = ['#', 'Result', 'Called', 'Lane', 'Pace', 'Date'];
+  const matching = matchColumns(BUNT_COLUMNS, headings);
+  const somebody = person('seven', { number: '7' });
+  const known = { people: [somebody], opponents: [], ourName: 'Skuas', bunts: [] };
+  const makeId = (text: string): string => `id ${text}`;
+
+  it('are read from a file, and the same file again is the same bunts', () => {
+    const lines = [
+      ['7', 'fair', 'third', 'thirdMiddle', 'soft', '2031-05-01 17:30Z'],
+      ['7', 'missed', 'third', '', '', '2031-05-01 17:30Z'],
+      ['7', 'missed', 'third', '', '', '2031-05-01 17:30Z'],
+    ];
+    const rows = readBunts(lines, matching, known, makeId);
+    expect(rows.map(({ ok }) => ok)).toEqual([true, true, true]);
+    const bunts = rows.flatMap((row) => (row.ok ? [row.value] : []));
+    expect(new Set(bunts.map(({ id }) => id)).size).toBe(3);
+    const again = readBunts(lines, matching, { ...known, bunts }, makeId);
+    expect(again.every((row) => row.ok && row.alreadyThere)).toBe(true);
+    const [first] = writeBunts(bunts, [somebody], []);
+    const titles = Object.keys(first ?? {});
+    const back = readBunts(
+      writeBunts(bunts, [somebody], []).map((row) => titles.map((title) => String(row[title]))),
+      matchColumns(BUNT_COLUMNS, titles),
+      known,
+      makeId,
+    );
+    expect(back.map((row) => row.ok && row.value)).toEqual(bunts);
+  });
+
+  it('say what is wrong with a row', () => {
+    const reasonsOf = (cells: string[]) => {
+      const [row] = readBunts([cells], matching, known, makeId);
+      return row && !row.ok ? row.reasons.join(' ') : '';
+    };
+    expect(reasonsOf(['7', 'fair', '', '', '', '2031-05-01'])).toContain('Lane');
+    expect(reasonsOf(['7', '', '', '', '', '2031-05-01'])).toContain('Result');
+    expect(reasonsOf(['8', 'foul', '', '', '', '2031-05-01'])).not.toBe('');
+    expect(reasonsOf(['7', 'foul', '', '', '', 'someday'])).toContain('Date');
+    expect(reasonsOf(['7', 'foul', 'left', '', '', '2031-05-01'])).toContain('Called');
   });
 });

@@ -5,6 +5,7 @@ export {
   type BattingColumn,
   type Season,
 } from './batting.ts';
+export { BUNT_COLUMNS, readBunts, writeBunts, type BuntColumn, type BuntOfFile } from './bunts.ts';
 export {
   PERSON_COLUMNS,
   readPeople,

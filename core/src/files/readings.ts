@@ -183,7 +183,7 @@ const DAY = /^(\d{4})-(\d{2})-(\d{2})$/;
 const TIME = /^(\d{1,2})(:\d{2}(?::\d{2}(?:\.\d+)?)?)(Z|[+-]\d{2}:?\d{2})?$/;
 
 /** A day, a day with a time by this device's clock, or an instant; as an ISO instant. Null: it is none. */
-function instantOf(text: string): string | null {
+export function instantOf(text: string): string | null {
   const [day = '', clock = '12:00', ...rest] = text.split(/[T ]/);
   const [, year, month, date] = (DAY.exec(day) ?? []).map(Number);
   const time = TIME.exec(clock);

@@ -37,14 +37,14 @@ export function battingOf(state: GameState | null): Map<PersonId, BattingTotals>
 /** Bunts of a game by who bunted, as practice counts them. Nobody tells in a game where he aimed, or how hard. */
 export function buntsOf(state: GameState | null): { personId: PersonId; bunt: BuntTry }[] {
   return recordsOf(state).flatMap(({ event, batter }) => {
-    if (event.kind !== 'pitch' || batter === null) return [];
+    if (event.kind !== 'pitch') return [];
     const { ball, result } = event;
     const inPlay = result === 'inPlay' && ball?.contact === 'bunt';
     if (!inPlay && result !== 'foulBunt' && event.bunt === undefined) return [];
     const style = event.bunt === 'hit' ? 'drag' : 'square';
     const common = { aimed: null, pace: null, height: null, style } as const;
     const made = (came: Pick<BuntTry, 'result' | 'lane'>) => [
-      { personId: batter as PersonId, bunt: { ...common, ...came } },
+      { personId: batter, bunt: { ...common, ...came } },
     ];
     if (inPlay) {
       const popped = ball.result === 'caught' || ball.result === 'infieldFly';

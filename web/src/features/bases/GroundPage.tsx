@@ -1,5 +1,5 @@
 import { planGrounder } from '@bradyon/core/bases';
-import { INFIELDS, type ContactShares } from '@bradyon/core/innings';
+import type { ContactShares } from '@bradyon/core/innings';
 import { How } from '../../ui/index.ts';
 import { BasesPage } from './BasesPage.tsx';
 import type { BasesInView } from './useBases.ts';
@@ -84,8 +84,7 @@ function Ground({ view }: { view: BasesInView }) {
           </tbody>
         </table>
         <p className="quiet bases-note">
-          {INFIELDS.length > 0 &&
-            'For a runner alone on third. A good read is right four times in five.'}
+          For a runner alone on third. A good read is right four times in five.
         </p>
       </section>
       <div className="bases-side">

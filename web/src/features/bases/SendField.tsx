@@ -43,8 +43,7 @@ export function SendField({
   const { turned, target } = bagsOf(send);
   const bag = baseSpot(BASE_OF[turned], baseFeet);
   const next = baseSpot(BASE_OF[target], baseFeet);
-  const before = baseSpot(BASE_OF[(turned - 1) as 1 | 2 | 3] ?? 'home', baseFeet);
-  const from = turned === 1 ? baseSpot('home', baseFeet) : before;
+  const from = baseSpot(BASE_OF[turned === 1 ? 4 : ((turned - 1) as 1 | 2)], baseFeet);
   const way = [from, bag, next];
   const stop = plan.stops.alert;
   const stopAt =

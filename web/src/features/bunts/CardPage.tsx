@@ -2,7 +2,6 @@ import { alignmentOf, ONE_ANSWER_RUNS, type AlignmentName } from '@bradyon/core/
 import { tableOf } from '@bradyon/core/innings';
 import type { Person } from '@bradyon/core/people';
 import { useQueries } from '@tanstack/react-query';
-import ProgressBar from 'react-bootstrap/ProgressBar';
 import { Failure, Sheet } from '../../ui/index.ts';
 import { onText, situationWords, valueOf } from '../innings/index.ts';
 import { personLabel } from '../people/index.ts';
@@ -51,7 +50,7 @@ function Card({ view }: { view: BuntInView }) {
     return (
       <div className="card-box" role="status">
         <p>Working out each batter...</p>
-        <ProgressBar now={(100 * done) / found.length} aria-label="Batters done" />
+        <progress value={done} max={found.length} aria-label="Batters done" />
       </div>
     );
   }

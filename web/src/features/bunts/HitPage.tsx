@@ -5,7 +5,7 @@ import { BuntPage } from './BuntPage.tsx';
 import { useBuntDraft } from './buntStore.ts';
 import { inBuntWorker } from './heavy.ts';
 import { KEPT, type BuntInView } from './useBunt.ts';
-import { moreText } from './words.ts';
+import { signedText } from './words.ts';
 
 /** From how deep a corner on a bunt for a hit pays. */
 export function HitPage() {
@@ -122,7 +122,7 @@ function Depths({ view, found }: { view: BuntInView; found: HitDepth }) {
         <tr>
           <th scope="col">Third baseman</th>
           <th scope="col">Safe if fair</th>
-          <th scope="col">Over swinging</th>
+          <th scope="col">{view.situation.by === 'runs' ? 'Runs' : 'Points'} over swinging</th>
         </tr>
       </thead>
       <tbody>
@@ -134,7 +134,7 @@ function Depths({ view, found }: { view: BuntInView; found: HitDepth }) {
                 : `${distance(Math.abs(feet))} ${feet > 0 ? 'behind' : 'in front'}`}
             </th>
             <td className="figure">{percent(safe)}</td>
-            <td className="figure">{moreText(gain, view.situation.by)}</td>
+            <td className="figure">{signedText(gain, view.situation.by)}</td>
           </tr>
         ))}
       </tbody>

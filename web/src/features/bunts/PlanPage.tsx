@@ -16,7 +16,7 @@ import {
   ALIGNMENT_TEXT,
   fieldedText,
   LANE_TEXT,
-  moreText,
+  signedText,
   planWords,
   rangeText,
   rollText,
@@ -184,7 +184,7 @@ function Lanes({ view, plan }: { view: BuntInView; plan: BuntPlan }) {
           <th scope="col">Lane</th>
           {hasLead && <th scope="col">{isOrder ? 'Lead safest' : 'Lead out'}</th>}
           <th scope="col">{isOrder ? 'Batter safest' : 'Batter safe'}</th>
-          <th scope="col">Worth</th>
+          <th scope="col">{situation.by === 'runs' ? 'Runs' : 'Points'}</th>
         </tr>
       </thead>
       <tbody>
@@ -199,7 +199,7 @@ function Lanes({ view, plan }: { view: BuntInView; plan: BuntPlan }) {
             <td className="figure">
               {isOrder ? rank((each) => each.batterOut, aim) : rangeText(1 - aim.batterOut)}
             </td>
-            <td className="figure">{moreText(aim.value - plan.swing, situation.by)}</td>
+            <td className="figure">{signedText(aim.value - plan.swing, situation.by)}</td>
           </tr>
         ))}
       </tbody>

@@ -91,6 +91,9 @@ export function useBunters(teamId: TeamId) {
       const takenAt = new Date().toISOString();
       buntWrite.send(teamId, { ...bunt, id: newId<BuntTryId>(), undoes: bunt.id, takenAt });
     },
+    refresh: async (): Promise<void> => {
+      await refetch();
+    },
     error: practice.length === 0 ? (error ?? games.error) : null,
     retry: () => {
       void refetch();

@@ -111,11 +111,13 @@ export function rollText(rollFeet: number): string {
 
 /** What more something is worth. @example moreText(0.011, 'win') // '+1.1 points' */
 export function moreText(gain: number, by: 'runs' | 'win'): string {
-  const sign = gain < 0 ? '−' : '+';
+  return `${signedText(gain, by)} ${by === 'runs' ? 'runs' : 'points'}`;
+}
+
+/** The figure alone, to stand in a column that names the unit. @example signedText(-0.05, 'win') // '−5.0' */
+export function signedText(gain: number, by: 'runs' | 'win'): string {
   const size = Math.abs(gain);
-  return by === 'runs'
-    ? `${sign}${hundredths(size)} runs`
-    : `${sign}${(size * 100).toFixed(1)} points`;
+  return `${gain < 0 ? '−' : '+'}${by === 'runs' ? hundredths(size) : (size * 100).toFixed(1)}`;
 }
 
 /** Against swinging away. @example againstText(-0.05, 'win') // '5.0 points worse than swinging' */

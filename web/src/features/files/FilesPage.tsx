@@ -2,15 +2,20 @@ import type { TeamFile } from '@bradyon/contract/files';
 import type { Imported } from '@bradyon/contract/timing';
 import {
   BATTING_COLUMNS,
+  BUNT_COLUMNS,
   PERSON_COLUMNS,
   READING_COLUMNS,
   readBatting,
+  readBunts,
   readPeople,
   readReadings,
   writeBatting,
+  writeBunts,
   writePeople,
   writeReadings,
   type BattingColumn,
+  type BuntColumn,
+  type BuntOfFile,
   type DistanceUnit,
   type PersonColumn,
   type ReadingColumn,
@@ -34,6 +39,7 @@ import {
   useTitle,
   distanceUnit,
 } from '../../ui/index.ts';
+import { useBunters } from '../bunts/index.ts';
 import { useBatting } from '../innings/index.ts';
 import { personLabel, usePeople } from '../people/index.ts';
 import { TeamTabs, useTeam } from '../teams/index.ts';
@@ -47,6 +53,7 @@ const WAYS = [
   { value: 'people', text: 'Players' },
   { value: 'times', text: 'Times' },
   { value: 'seasons', text: 'Seasons' },
+  { value: 'bunts', text: 'Bunts' },
   { value: 'team', text: 'A whole team' },
 ] as const;
 
@@ -94,6 +101,7 @@ export function FilesPage() {
             {way === 'people' && <PeopleIn />}
             {way === 'times' && <TimesIn />}
             {way === 'seasons' && <SeasonsIn />}
+            {way === 'bunts' && <BuntsIn />}
             {way === 'team' && <TeamFileImport />}
           </section>
         </div>
@@ -107,6 +115,7 @@ function TakeOut() {
   const { people, opponents } = usePeople(team.id);
   const all = useReadings(team.id).all();
   const { all: seasons } = useBatting(team.id);
+  const { practice: bunts } = useBunters(team.id);
   const [busy, setBusy] = useState(false);
   const name = (what: string, ending: string): string => {
     const plain = team.name.toLowerCase().replaceAll(/[^\p{L}\p{N}]+/gu, '-');
@@ -162,6 +171,19 @@ function TakeOut() {
         }}
       >
         <Download size={18} aria-hidden="true" /> {seasons.length} batting stats (CSV)
+      </Button>
+      <Button
+        variant="outline-primary"
+        disabled={bunts.length === 0}
+        onClick={() => {
+          download(
+            name('bunts', 'csv'),
+            makeTable(writeBunts(bunts, people, opponents)),
+            'text/csv',
+          );
+        }}
+      >
+        <Download size={18} aria-hidden="true" /> {bunts.length} bunts of practice (CSV)
       </Button>
       <Button
         variant="outline-primary"
@@ -290,6 +312,37 @@ function SeasonsIn() {
       <p className="quiet">
         One row per batter with season totals. It replaces the totals on file. If there is no PA
         column, at bats, walks, hit by pitch and sacrifices are added up.
+      </p>
+      <CsvImport kind={kind} />
+    </>
+  );
+}
+
+function BuntsIn() {
+  const team = useTeam();
+  const { people, opponents } = usePeople(team.id);
+  const { practice, refresh } = useBunters(team.id);
+  const known = { people, opponents, ourName: team.name, bunts: practice };
+  const byId = new Map(people.map((person) => [person.id, person]));
+  const kind: CsvKind<BuntColumn, BuntOfFile> = {
+    columns: BUNT_COLUMNS,
+    noun: 'bunts',
+    read: (lines, matching) => ({ rows: readBunts(lines, matching, known, idsFor(team.id)) }),
+    send: async (values) => {
+      await request('POST', `/api/teams/${team.id}/bunts`, { tries: values });
+      return { added: values.length, alreadyThere: 0 };
+    },
+    words: ({ personId, result, lane }) => {
+      const person = byId.get(personId);
+      return `${person ? personLabel(person) : ''}: ${result}${lane ? `, ${lane}` : ''}`;
+    },
+    done: refresh,
+  };
+  return (
+    <>
+      <p className="quiet">
+        One row per bunt: the player, the result (fair, foul, missed, popped), where it went, and
+        the date.
       </p>
       <CsvImport kind={kind} />
     </>

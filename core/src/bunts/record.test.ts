@@ -1,0 +1,79 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { figuresAt } from '../timing/figures.ts';
+import { makeRandom, normalDraw } from '../maths/index.ts';
+import {
+  BUNT_FIGURES,
+  BUNT_LANES,
+  BUNT_RESULTS,
+  laneDegrees,
+  ownBunting,
+  skillOf,
+  type BuntTry,
+} from './index.ts';
+
+const level = skillOf(figuresAt(BUNT_FIGURES, 'hs', {}), 'sacrifice');
+const aTry = (parts: Partial<BuntTry> = {}): BuntTry => ({
+  result: 'fair',
+  aimed: 'third',
+  lane: 'third',
+  pace: 'soft',
+  height: null,
+  style: 'square',
+  ...parts,
+});
+
+describe('a bunter’s own record', () => {
+  it('is the level without any', () => {
+    const own = ownBunting([], level);
+    expect(own.skill).toEqual(level);
+    expect(own).toMatchObject({ tries: 0, ownShares: 0, ownAim: 0, leanDegrees: 0 });
+  });
+
+  it('weighs more with every try, and pulled back ones are none', () => {
+    const ten = ownBunting(
+      Array.from({ length: 10 }, () => aTry()),
+      level,
+    );
+    const fifty = ownBunting(
+      Array.from({ length: 50 }, () => aTry()),
+      level,
+    );
+    expect(fifty.ownShares).toBeGreaterThan(ten.ownShares);
+    expect(fifty.skill.sdDegrees).toBeLessThan(ten.skill.sdDegrees);
+    expect(ownBunting([aTry({ result: 'pulledBack', lane: null })], level).tries).toBe(0);
+  });
+
+  it('pulls misses toward his own, never past them', () => {
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom(...BUNT_RESULTS), { maxLength: 80 }), (results) => {
+        const tries = results.map((result) =>
+          aTry({ result, lane: result === 'fair' ? 'third' : null }),
+        );
+        const { skill, tries: counted } = ownBunting(tries, level);
+        const missed =
+          counted === 0
+            ? level.missed
+            : results.filter((each) => each === 'missed').length / counted;
+        expect(skill.missed).toBeGreaterThanOrEqual(Math.min(missed, level.missed) - 1e-9);
+        expect(skill.missed).toBeLessThanOrEqual(Math.max(missed, level.missed) + 1e-9);
+        expect(skill.missed + skill.tipped + skill.popped).toBeLessThan(1);
+      }),
+    );
+  });
+
+  it('finds a known spread and lean', () => {
+    const random = makeRandom(3);
+    const tries = Array.from({ length: 600 }, () => {
+      const degrees = normalDraw(random, laneDegrees('middle') + 12, 10);
+      const place = Math.min(4, Math.max(0, Math.floor((90 - degrees) / 18)));
+      return aTry({ aimed: 'middle', lane: BUNT_LANES[place] ?? 'middle' });
+    });
+    const own = ownBunting(tries, level);
+    expect(own.leanDegrees).toBeGreaterThan(9);
+    expect(own.leanDegrees).toBeLessThan(14);
+    // The lean is in the spread around where he aims.
+    expect(own.skill.sdDegrees).toBeGreaterThan(12);
+    expect(own.skill.sdDegrees).toBeLessThan(18);
+  });
+});

@@ -1,0 +1,1 @@
+export { useBunters } from './useBunters.ts';
