@@ -27,12 +27,14 @@ function Arms({ view }: { view: BasesInView }) {
   return (
     <>
       {known.length === 0 && (
-        <Empty title="No arms timed yet">
-          <p>
-            The sheet below uses typical arms. Time theirs between innings with the{' '}
-            <Link to={`/teams/${team.id}/timing`}>outfield watch</Link>.
-          </p>
-        </Empty>
+        <div className="no-print">
+          <Empty title="No arms timed yet">
+            <p>
+              The sheet below uses typical arms. Time theirs between innings with the{' '}
+              <Link to={`/teams/${team.id}/timing`}>outfield watch</Link>.
+            </p>
+          </Empty>
+        </div>
       )}
       <Sheet title="Their arms">
         {() => (

@@ -80,7 +80,7 @@ export function BasesPage({
         </div>
       </Folded>
       {children(view)}
-      <p className="bases-care quiet">
+      <p className="bases-care quiet no-print">
         Slide as taught, and never run into the catcher or a fielder. The umpire and your
         league&rsquo;s book decide. If it hurts, stop and see a trainer or doctor.
       </p>

@@ -63,7 +63,7 @@ function Turns({ view }: { view: BasesInView }) {
   if (!data) return <Loading what="the turns" />;
   return (
     <>
-      <div className="control-row bases-ball">
+      <div className="control-row bases-ball no-print">
         <Choice
           label="Turn"
           value={draft.turn}

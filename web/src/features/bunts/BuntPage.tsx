@@ -43,7 +43,7 @@ export function BuntPage({
             </Folded>
           )}
           {children(view)}
-          <p className="bunt-care quiet">
+          <p className="bunt-care quiet no-print">
             Fingers behind the barrel, and out of the way of the pitch. Slide as taught, and keep
             clear of the catcher. The umpire and your league&rsquo;s book decide.
           </p>

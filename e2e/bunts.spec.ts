@@ -1,0 +1,133 @@
+import type { Page } from '@playwright/test';
+import { Coach } from './pages/coach.ts';
+import { expect, test } from './pages/test.ts';
+
+// Without network the browser notes each request that did not go.
+test.use({ allowed: [/Failed to load resource|net::ERR_|ERR_INTERNET/] });
+
+async function openRoom(page: Page, path: string): Promise<void> {
+  await new Coach(page).openDemo();
+  await page.goto(page.url().replace(/\/timing$/, `/${path}`));
+}
+
+/** What stands in a picture's tooltip is not read: the answer is in words. */
+const answer = (page: Page) => page.locator('.bunt-answer').first();
+const settled = async (page: Page): Promise<void> => {
+  await expect(page.locator('.bunt-side')).toHaveAttribute('aria-busy', 'false');
+};
+
+test('the lane moves away from whoever crashes, and dead in front when both do', async ({
+  page,
+}) => {
+  await openRoom(page, 'bunts');
+  await page.getByText('1B crash', { exact: true }).click();
+  await settled(page);
+  await expect(answer(page)).toContainText(/third-base side/i);
+  await page.getByText('Both crash', { exact: true }).click();
+  await settled(page);
+  await expect(answer(page)).toContainText(/up the middle, dead|up the middle, soft/i);
+
+  // One who is dragged stays there until a defense is named again.
+  const third = page.getByRole('slider', { name: 'third baseman' });
+  await third.focus();
+  const before = await third.getAttribute('aria-valuetext');
+  for (let step = 0; step < 8; step += 1) await page.keyboard.press('ArrowUp');
+  await expect(third).not.toHaveAttribute('aria-valuetext', before ?? '');
+  await expect(page.getByLabel('Dragged')).toBeChecked();
+  await page.getByText('Holding', { exact: true }).click();
+  await expect(page.getByLabel('Dragged')).toHaveCount(0);
+  await settled(page);
+  await expect(page.getByRole('row', { name: /^Best/ })).toBeVisible();
+});
+
+test('with a deep third baseman the fast runner is told to bunt for a hit, the slow one later', async ({
+  page,
+}) => {
+  await openRoom(page, 'bunts/hit');
+  await page.getByRole('checkbox', { name: 'First base taken' }).click();
+  await page.getByLabel('Up', { exact: true }).selectOption({ label: '1. 4 Dara Whitlock' });
+  const call = page.locator('.bunt-call');
+  await expect(call).toContainText(/^From/);
+  await expect(answer(page)).toContainText('Dara Whitlock: bunt when the third baseman plays');
+  const rows = page.getByRole('row');
+  await expect(rows.last()).toContainText('Two strikes');
+  // Somebody slow is safe less often at the same depth.
+  const deepest = page.getByRole('row', { name: /27 ft behind/ });
+  const safe = async (): Promise<number> =>
+    Number(/(\d+)%/.exec(await deepest.innerText())?.[1] ?? Number.NaN);
+  const fast = await safe();
+  await page.getByLabel('Up', { exact: true }).selectOption({ label: '9. 19 Pita Fonomalu' });
+  await expect(answer(page)).toContainText('Pita Fonomalu');
+  expect(await safe()).toBeLessThan(fast);
+});
+
+test('the squeeze clock answers as its marks are moved, and the card prints on one page', async ({
+  page,
+}) => {
+  await openRoom(page, 'bunts/squeeze');
+  await expect(page.getByText('A squeeze needs a runner on third')).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Third base taken' }).click();
+  const shows = page.getByRole('slider', { name: 'Batter shows' });
+  await expect(shows).toBeVisible();
+  const pitchedOut = async (): Promise<number> =>
+    Number(/Pitched out (\d+)%/.exec(await page.locator('.bunt-legend').innerText())?.[1]);
+  const late = await pitchedOut();
+  await shows.focus();
+  for (let step = 0; step < 8; step += 1) await page.keyboard.press('PageDown');
+  await expect(shows).toHaveAttribute('aria-valuenow', '-0.3');
+  expect(await pitchedOut()).toBeGreaterThan(late + 30);
+  await page.getByText('Left-hander', { exact: true }).click();
+  await expect(page.getByText('Safety squeeze, best spot:')).not.toContainText('…');
+
+  await page.getByRole('link', { name: 'Bunt card' }).click();
+  const sheet = page.getByRole('article', { name: 'Bunt card' });
+  await expect(sheet).toBeVisible({ timeout: 60_000 });
+  await expect(sheet.getByRole('row', { name: /Dara Whitlock/ })).toHaveCount(3);
+  for (const paper of ['Letter', 'A4']) {
+    await page.getByText(paper, { exact: true }).click();
+    const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g), `${paper} is one page`).toHaveLength(1);
+  }
+});
+
+test('bunts counted without network are there after it comes back, and pull the plan', async ({
+  page,
+  context,
+}) => {
+  await openRoom(page, 'bunts/bunters');
+  await page.getByLabel('Bunting').selectOption({ label: '7 Temba Moyo' });
+  const row = page.getByRole('row', { name: /Temba Moyo/ });
+  await expect(row).toContainText('0');
+  await context.setOffline(true);
+  for (let bunt = 0; bunt < 4; bunt += 1) {
+    await page.getByRole('button', { name: 'Third line' }).click();
+  }
+  await page.getByRole('button', { name: 'Missed' }).click();
+  await expect(page.getByText('Last: missed. 5 counted.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo the last one' }).click();
+  await expect(page.getByText('Last: fair, third line. 4 counted.')).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByText('All saved')).toBeVisible({ timeout: 30_000 });
+  await page.reload();
+  await expect(row.getByRole('cell').first()).toHaveText('4');
+  await page.getByRole('link', { name: 'Plan', exact: true }).click();
+  await page.getByLabel('Up', { exact: true }).selectOption({ label: '5. 7 Temba Moyo' });
+  await expect(page.getByText('Temba Moyo: 4 of 4 down')).toBeVisible();
+});
+
+test('a team sets its own constants of the field, and the plan follows', async ({ page }) => {
+  const coach = new Coach(page);
+  await coach.enterSeason();
+  const base = page.url().replace(/\/teams\/([^/]+).*/, '/teams/$1');
+  await page.goto(`${base}/field`);
+  await page.getByLabel('Bunt: Speed of an infielder, ft/s').fill('99');
+  await page.getByRole('button', { name: 'Save field' }).click();
+  await expect(page.getByText('Speed of an infielder: enter 12 to 30.')).toBeVisible();
+  await page.getByLabel('Bunt: Speed of an infielder, ft/s').fill('14');
+  await page.getByRole('button', { name: 'Save field' }).click();
+  await expect(page.getByText('Field saved. Every bunt and send is updated')).toBeVisible();
+  await page.goto(`${base}/bunts`);
+  await settled(page);
+  // Against infielders that slow the batter beats it out more often than not.
+  await expect(page.getByRole('row', { name: /^Third side, firm/ })).toContainText(/4\d–5\d%/);
+});
