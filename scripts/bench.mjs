@@ -69,6 +69,7 @@ async function benchCore() {
   (await benchOf('innings')).benchInnings(print);
   (await benchOf('games')).benchGames(print);
   (await benchOf('signs')).benchSigns(print);
+  (await benchOf('bunts')).benchBunts(print);
 }
 
 /** Readings per second over HTTP, and the same rows straight into PostgreSQL, equally many at once. */

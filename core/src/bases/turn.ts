@@ -159,6 +159,8 @@ export function bowPieces(bow: Bow, heading: number): Curve[] {
 
 /** Places on each piece; half as many and a bow comes out .03 s slower than it is. */
 const FINE_ENOUGH = 80;
+/** While the best is looked for. */
+const COARSE = 24;
 const GOLDEN = (Math.sqrt(5) - 1) / 2;
 const HEADINGS = [15, 85] as const;
 const SEARCHES = 16;
@@ -258,16 +260,16 @@ export function bestBow(
   startSpeed: number,
   widest: number,
 ): { bow: Bow; run: BowRun } {
-  const shortest = (outFeet: number): { bow: Bow; run: BowRun } => {
+  const shortest = (outFeet: number, perPiece = FINE_ENOUGH): { bow: Bow; run: BowRun } => {
     const make = (shortFeet: number): Bow => ({ ...start, outFeet, shortFeet });
     const reach = start.baseFeet - start.leadFeet;
     const shortFeet = goldenMinimum(
-      (each) => bowTime(make(each), limits, startSpeed).seconds,
+      (each) => bowTime(make(each), limits, startSpeed, COARSE).seconds,
       [Math.min(10, reach / 4), Math.min(0.6 * start.baseFeet, 0.85 * reach)],
       10,
     );
-    return { bow: make(shortFeet), run: bowTime(make(shortFeet), limits, startSpeed) };
+    return { bow: make(shortFeet), run: bowTime(make(shortFeet), limits, startSpeed, perPiece) };
   };
-  const outFeet = goldenMinimum((each) => shortest(each).run.seconds, [0.5, widest], 10);
+  const outFeet = goldenMinimum((each) => shortest(each, COARSE).run.seconds, [0.5, widest], 10);
   return shortest(outFeet);
 }

@@ -1,4 +1,4 @@
-import { NORMAL_5, normalQuantile, PANEL_7, tabledNormalCdf } from '../maths/normals.ts';
+import { NORMAL_5, tabledNormalQuantile, PANEL_7, tabledNormalCdf } from '../maths/normals.ts';
 import type { Doubt } from './setup.ts';
 
 /** One throw that the fielder may make. */
@@ -81,7 +81,7 @@ export function decidePlay(
   const worth = (place: number, z: number): number =>
     Math.min(seen(2 * place, z), seen(2 * place + 1, z));
   const fromWhereBy = (at: number, value: number): number =>
-    beliefSd * normalQuantile(((missed[at & 1] ?? 0) - value) / (gains[at] ?? 0)) -
+    beliefSd * tabledNormalQuantile(((missed[at & 1] ?? 0) - value) / (gains[at] ?? 0)) -
     (margins[at] ?? 0);
   /** From which seen deviation on this throw leaves less than a value. */
   const fromWhere = (place: number, value: number): number =>
@@ -101,6 +101,8 @@ export function decidePlay(
   const sharedMean = -fielding2 / (real2 + seen2);
   const sharedSd = Math.sqrt(fielding2 * (1 - fielding2 / (real2 + seen2)));
   const rivalSd = trust * Math.sqrt(runner2 + seen2);
+  /** Beyond this a threshold is as good as endless, whatever the shared part. */
+  const surely = FAR * (rivalSd + trust * fieldingSdSeconds);
   const runnerShare = runner2 / (runner2 + seen2);
   const outcomeSd = Math.sqrt(throwSdSeconds ** 2 + (runner2 * seen2) / (runner2 + seen2));
 
@@ -128,15 +130,24 @@ export function decidePlay(
         if (share < NOTHING) continue;
         const mode = seen(2 * place, z) <= seen(2 * place + 1, z) ? 0 : 1;
         const value = seen(2 * place + mode, z);
-        for (let rival = 0; rival < kept.length; rival += 1) {
-          const other = kept[rival] ?? 0;
-          thresholds[rival] = other === place ? Number.POSITIVE_INFINITY : fromWhere(other, value);
+        let active = 0;
+        let isBeaten = false;
+        for (const other of kept) {
+          if (other === place) continue;
+          const threshold = fromWhere(other, value);
+          if (threshold < -surely) isBeaten = true;
+          // A rival that can hardly look better changes nothing.
+          if (threshold < surely) {
+            thresholds[active] = threshold;
+            active += 1;
+          }
         }
+        if (isBeaten) continue;
         const raw = z / trust;
         for (let draw = 0; draw < NORMAL_5.at.length; draw += 1) {
           const late = sharedMean * raw + sharedSd * (NORMAL_5.at[draw] ?? 0);
           let weight = share * (NORMAL_5.weights[draw] ?? 0);
-          for (let rival = 0; rival < kept.length; rival += 1) {
+          for (let rival = 0; rival < active; rival += 1) {
             weight *= tabledNormalCdf(((thresholds[rival] ?? 0) + trust * late) / rivalSd);
           }
           const margin = (margins[2 * place + mode] ?? 0) + (raw + late) * runnerShare - late;

@@ -1,7 +1,7 @@
 import { rootOf } from '../maths/index.ts';
 import { distanceAfter } from '../sprint/index.ts';
 import type { Place } from '../units/index.ts';
-import { rolledAfter, type Bunt, type Ground } from './roll.ts';
+import { rolledAfter, rollFeet, type Bunt, type Ground } from './roll.ts';
 import type { Fielder } from './setup.ts';
 
 /** A fast ball crosses a fielder's reach between two long steps: no step may let it roll farther. */
@@ -32,6 +32,12 @@ export function interceptBunt(
   const [alongX, alongY] = [Math.cos(angle), Math.sin(angle)];
   const { at, reactSeconds, chargeSpeed } = fielder;
   const home = Math.hypot(at.x, at.y);
+  // Not before he could have covered the ground to the ball's path: most fielders need not be tried.
+  const onPath = Math.min(rollFeet(speed, ground), Math.max(0, at.x * alongX + at.y * alongY));
+  const apart = Math.hypot(onPath * alongX - at.x, onPath * alongY - at.y);
+  const earliest =
+    Math.max(0, apart - reachFeet) / fielder.topSpeed + (chargeSpeed === 0 ? reactSeconds : 0);
+  if (apart > reachFeet && earliest > until) return null;
   const curve = { ...fielder, startSpeed: 0 };
   /** How much farther he could be than he has to be, feet. */
   const spare = (seconds: number): number => {
@@ -47,8 +53,8 @@ export function interceptBunt(
     return coming + run + reachFeet - away;
   };
   const step = Math.min(STEP_SECONDS, STEP_FEET / speed);
-  let before = 0;
-  if (spare(before) >= 0) return { seconds: 0, at: { x: 0, y: 0 } };
+  if (spare(0) >= 0) return { seconds: 0, at: { x: 0, y: 0 } };
+  let before = apart > reachFeet ? earliest : 0;
   while (before < until) {
     const next = before + step;
     if (spare(next) >= 0) {

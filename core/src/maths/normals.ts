@@ -31,6 +31,22 @@ export function normalQuantile(chance: number): number {
   return quantile(chance, 0, 1);
 }
 
+const QUANTILES = 4096;
+/** Nearer to 0 and 1 it bends too much for a table. */
+const STRAIGHT_FROM = 0.015;
+const QUANTILE_TABLE = Float64Array.from({ length: QUANTILES + 1 }, (_, index) =>
+  normalQuantile(index / QUANTILES),
+);
+
+/** The same from a table: within 2e-5, and many times as quick. */
+export function tabledNormalQuantile(chance: number): number {
+  if (!(chance > STRAIGHT_FROM && chance < 1 - STRAIGHT_FROM)) return normalQuantile(chance);
+  const place = chance * QUANTILES;
+  const index = Math.floor(place);
+  const low = QUANTILE_TABLE[index] ?? 0;
+  return low + (place - index) * ((QUANTILE_TABLE[index + 1] ?? 0) - low);
+}
+
 /** Where to ask a function, and how much each answer counts. */
 export interface Nodes {
   at: readonly number[];
