@@ -2,7 +2,7 @@ import { contactValue, type ContactShares, type Value } from '../innings/index.t
 import { FIRST, THIRD } from '../innings/index.ts';
 
 /** How well a runner on third reads a ball on the ground off the bat. Judgement. */
-export const GOOD_READ = 0.8;
+const GOOD_READ = 0.8;
 
 /** What a runner on third may do when the ball is on the ground, each in the unit of the value. */
 export interface GrounderPlan {

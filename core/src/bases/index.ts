@@ -1,38 +1,12 @@
-export { BASES_FIGURES, type BasesFigureKey, type BasesFigures } from './figures.ts';
-export { flyBall, type Flight } from './flight.ts';
-export { holdMargin, lastStop, type Alertness, type LastStop } from './lastStop.ts';
-export {
-  controlledSeconds,
-  fullSeconds,
-  turningLeg,
-  type Pace,
-  type TurningLeg,
-  type TurningRunner,
-} from './leg.ts';
-export {
-  HIT_SPEEDS,
-  outfieldFeetAfter,
-  outfieldMeet,
-  placeAt,
-  SOFTBALL_HIT_SPEEDS,
-  type BallToOutfield,
-  type Fielded,
-  type HitSpeed,
-} from './outfield.ts';
-export {
-  ballTimes,
-  SEND_BAND_SECONDS,
-  sendBand,
-  sendRace,
-  type BallTimes,
-  type OutfieldPlay,
-  type SendRace,
-  type SendStakes,
-} from './send.ts';
+export { BASES_FIGURES, type BasesFigures } from './figures.ts';
+export { flyBall } from './flight.ts';
+export { lastStop, type Alertness } from './lastStop.ts';
+export { controlledSeconds, fullSeconds, type Pace, type TurningRunner } from './leg.ts';
+export { outfieldMeet, placeAt, type HitSpeed } from './outfield.ts';
+export { ballTimes, sendBand, sendRace, type OutfieldPlay } from './send.ts';
 export { breakEvenCatch, halfwayFeet, tagUpSeconds, type CatchSeen } from './tagUp.ts';
 export {
   bestBow,
-  bowPieces,
   bowTime,
   noTurn,
   sharpTurn,
@@ -40,19 +14,17 @@ export {
   type Bow,
   type BowRun,
   type Curve,
-  type Profile,
   type TurnLimits,
 } from './turn.ts';
 export { FIELD_FIGURES, NO_FIELD_CHANGES, type FieldChanges } from './field.ts';
 export { armByThrows, throwByArm } from './arms.ts';
-export { halfwayFor, planTag, tagDepth, type TagPlan, type TagQuestion } from './flyPlan.ts';
-export { GOOD_READ, planGrounder, type GrounderPlan } from './grounder.ts';
+export { halfwayFor, planTag, tagDepth, type TagQuestion } from './flyPlan.ts';
+export { planGrounder } from './grounder.ts';
 export {
   APPROACHES,
   bagsOf,
   planSend,
   SENDS,
-  sendNeed,
   turnDepth,
   type Approach,
   type Send,
@@ -60,11 +32,4 @@ export {
   type SendQuestion,
   type SendVerdict,
 } from './sendPlan.ts';
-export {
-  cutoffSpot,
-  OUTFIELD,
-  outfielderFor,
-  usualArm,
-  usualOutfieldSpot,
-  type Outfielder,
-} from './spots.ts';
+export { OUTFIELD, outfielderFor, usualArm, usualOutfieldSpot, type Outfielder } from './spots.ts';

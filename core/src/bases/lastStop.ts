@@ -27,7 +27,7 @@ export type Alertness = 'alert' | 'sleepy';
  * By how much a runner who is stopped at a place is back at the bag before the ball, seconds.
  * @param bag the bag that he has turned
  */
-export function holdMargin(
+function holdMargin(
   feet: number,
   leg: TurningLeg,
   runner: TurningRunner,

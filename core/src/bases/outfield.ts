@@ -28,7 +28,7 @@ const LONGEST_SECONDS = 20;
 const STEP_SECONDS = 0.1;
 
 /** How far a ball has rolled and bounced into the outfield, feet from home. */
-export function outfieldFeetAfter(seconds: number, speed: number, drag: number): number {
+function outfieldFeetAfter(seconds: number, speed: number, drag: number): number {
   return Math.log1p(drag * speed * seconds) / drag;
 }
 

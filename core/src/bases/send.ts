@@ -1,5 +1,11 @@
 import { NORMAL_9, tabledNormalCdf } from '../maths/normals.ts';
-import { reachFeet, SPEED_PER_MPH, throwBouncingSeconds, throwSeconds } from '../race/index.ts';
+import {
+  ONE_BOUNCE_REACH,
+  reachFeet,
+  SPEED_PER_MPH,
+  throwBouncingSeconds,
+  throwSeconds,
+} from '../race/index.ts';
 import type { Sport } from '../rules/index.ts';
 import { feetBetween, type Place } from '../units/index.ts';
 import type { BasesFigures } from './figures.ts';
@@ -31,7 +37,7 @@ export interface SendStakes {
   trail: number;
 }
 
-/** When the ball is there, tag and all: seconds after contact. */
+/** When the ball is there, tag and all: seconds after contact. Infinity: it does not come that way. */
 export interface BallTimes {
   released: number;
   direct: number;
@@ -43,8 +49,12 @@ export function ballTimes(play: OutfieldPlay, figures: BasesFigures): BallTimes 
   const arm = { throwSpeed: play.armMph * SPEED_PER_MPH, ball: play.ball };
   const released =
     play.fieldedSeconds + play.transferSeconds - figures.chargeSeconds * play.momentum;
-  const direct =
-    released + throwBouncingSeconds(feetBetween(play.at, play.target), arm) + figures.tagSeconds;
+  const feet = feetBetween(play.at, play.target);
+  // Two bounces: nobody throws that, he throws to the cutoff man.
+  const isTooFar = play.cutoffAt !== null && feet > ONE_BOUNCE_REACH * reachFeet(arm);
+  const direct = isTooFar
+    ? Number.POSITIVE_INFINITY
+    : released + throwBouncingSeconds(feet, arm) + figures.tagSeconds;
   if (!play.cutoffAt) return { released, direct, cut: Number.POSITIVE_INFINITY };
   const relay = { throwSpeed: play.relayMph * SPEED_PER_MPH, ball: play.ball };
   const cut =
@@ -139,7 +149,7 @@ export function sendRace(
 }
 
 /** So much quicker or slower a runner may be than reckoned, for the ends of the band. Seconds. */
-export const SEND_BAND_SECONDS = 0.2;
+const SEND_BAND_SECONDS = 0.2;
 
 /** The chance to be safe, with its band. */
 export function sendBand(

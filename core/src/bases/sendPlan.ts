@@ -68,7 +68,7 @@ const FIRST_LEAD_SHARE = 16 / 18;
 const BATTER_READ_SECONDS = 0.3;
 
 /** The runner as the ball is hit. */
-export function runnerFor({ send, outs, ruleset, figures, runner }: SendQuestion): TurningRunner {
+function runnerFor({ send, outs, ruleset, figures, runner }: SendQuestion): TurningRunner {
   const share = ruleset.baseDistanceFeet / (ruleset.sport === 'softball' ? 60 : 90);
   if (send === 'stretchToSecond') {
     return { ...runner, leadFeet: 0, startSpeed: 0, readSeconds: BATTER_READ_SECONDS };
@@ -84,7 +84,7 @@ export function runnerFor({ send, outs, ruleset, figures, runner }: SendQuestion
 }
 
 /** Where the ball is fielded, and everything about the throw. */
-export function playFor(question: SendQuestion): OutfieldPlay {
+function playFor(question: SendQuestion): OutfieldPlay {
   const { ruleset, figures, degrees, hit, outfielderAt, approach, bobbled } = question;
   const { target } = BAGS[question.send];
   const angle = (degrees * Math.PI) / 180;
@@ -117,7 +117,7 @@ export interface SendValues {
 }
 
 /** Everybody else goes as far as the hit takes them without a throw. */
-export function sendValues({ send, bases, outs, value }: SendQuestion): SendValues {
+function sendValues({ send, bases, outs, value }: SendQuestion): SendValues {
   const worth = (left: Bases, made: number, runs: number): number =>
     made >= 3 ? value(0, 3, 0, 1) : value(left, made, runs, 1);
   const third = bases & 4 ? 1 : 0;
@@ -163,7 +163,7 @@ export type SendVerdict = 'send' | 'hold' | 'close';
 /** Nearer than this to what it needs, nobody can tell. Judgement. */
 const CLOSE = 0.04;
 
-export function sendVerdict(safe: number, need: number): SendVerdict {
+function sendVerdict(safe: number, need: number): SendVerdict {
   if (Math.abs(safe - need) <= CLOSE) return 'close';
   return safe > need ? 'send' : 'hold';
 }

@@ -136,7 +136,7 @@ const END_TURN = 0.385;
  * The path of a bow. x along the line to the bag, the next base toward +y.
  * @param heading at the bag, radians from the line toward the next base
  */
-export function bowPieces(bow: Bow, heading: number): Curve[] {
+function bowPieces(bow: Bow, heading: number): Curve[] {
   const { baseFeet, leadFeet, depthFeet, outFeet, shortFeet } = bow;
   const start = { x: leadFeet, y: -depthFeet };
   const out = { x: baseFeet - shortFeet, y: -outFeet };

@@ -37,7 +37,7 @@ export interface BuntMap {
 const INSIDE_DEGREES = 8;
 
 /** The middles of the cells of a grid: even in the angle, even in the logarithm of the speed. */
-export function gridMiddles({ directions, paces, slowest, hardest }: BuntGrid): {
+function gridMiddles({ directions, paces, slowest, hardest }: BuntGrid): {
   degrees: number[];
   speeds: number[];
 } {

@@ -6,8 +6,7 @@ import type { BuntFigures } from './figures.ts';
 import type { BuntFielder, Fielder } from './setup.ts';
 
 /** Where a corner infielder may play. */
-export const CORNERS = ['hold', 'normal', 'in', 'crash', 'deep'] as const;
-export type Corner = (typeof CORNERS)[number];
+type Corner = 'hold' | 'normal' | 'in' | 'crash' | 'deep';
 
 /** How they stand, and who goes where. */
 export interface Alignment {

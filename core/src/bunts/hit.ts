@@ -2,7 +2,7 @@ import type { Strikes } from './aim.ts';
 import { gridOf, planBunt, swingBy, type BuntPlan, type BuntQuestion } from './plan.ts';
 
 /** How the third baseman is moved: from in front of the bag to behind it, feet along the line from home. */
-export interface DepthStep {
+interface DepthStep {
   /** Behind the bag positive, in front of it negative. */
   feet: number;
   /** The best bunt less swinging away, in the unit of the values. */
@@ -24,7 +24,7 @@ const DEEPEST = 0.3;
 const STEPS = 8;
 
 /** The third baseman so many feet behind the bag (in front: negative), a step or two off the line. */
-export function thirdBasemanAt(feet: number, baseFeet: number): { x: number; y: number } {
+function thirdBasemanAt(feet: number, baseFeet: number): { x: number; y: number } {
   return { x: 0.1 * baseFeet, y: baseFeet + feet };
 }
 

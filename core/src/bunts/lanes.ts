@@ -4,18 +4,16 @@ import type { Alignment } from './alignment.ts';
 import type { BuntPlay } from './plan.ts';
 
 /** Lanes that a coach names: a side, and how hard. */
-export const LANES = [
-  'thirdSoft',
-  'thirdFirm',
-  'dead',
-  'pitcher',
-  'firstSoft',
-  'firstFirm',
-  'thirdLine',
-  'push',
-  'slapThrough',
-] as const;
-export type Lane = (typeof LANES)[number];
+export type Lane =
+  | 'thirdSoft'
+  | 'thirdFirm'
+  | 'dead'
+  | 'pitcher'
+  | 'firstSoft'
+  | 'firstFirm'
+  | 'thirdLine'
+  | 'push'
+  | 'slapThrough';
 
 /** The direction and the roll of a lane; softball's bases are nearer. Agreed. */
 const LANE_AIMS: Record<Sport, Record<Lane, { degrees: number; rollFeet: number }>> = {

@@ -23,8 +23,7 @@ import type { BuntRunner, BuntSetup } from './setup.ts';
 import { squeezeRunner } from './squeeze.ts';
 
 /** What the bunt is for. */
-export const BUNT_PLAYS = ['sacrifice', 'suicide', 'safety', 'hit', 'slap'] as const;
-export type BuntPlay = (typeof BUNT_PLAYS)[number];
+export type BuntPlay = 'sacrifice' | 'suicide' | 'safety' | 'hit' | 'slap';
 
 /** Who bunts, who runs, and how they stand. */
 export interface BuntQuestion {
@@ -89,7 +88,7 @@ export function gridOf(
 }
 
 /** Who of the batting side does what. */
-export function setupOf(question: BuntQuestion, held = false): BuntSetup {
+function setupOf(question: BuntQuestion, held = false): BuntSetup {
   const { play, bases, outs, ruleset, figures, alignment, batter, runners, value } = question;
   const share = ruleset.baseDistanceFeet / (ruleset.sport === 'softball' ? 60 : 90);
   const moving = play === 'hit' || play === 'slap';
@@ -207,11 +206,7 @@ function missedBy(play: BuntPlay): 'missedCaughtOff' | 'missedSafety' | 'missedS
 }
 
 /** What one more run is worth here: 1, or so much chance to win. */
-export function runWorth({
-  bases,
-  outs,
-  value,
-}: Pick<BuntQuestion, 'bases' | 'outs' | 'value'>): number {
+function runWorth({ bases, outs, value }: Pick<BuntQuestion, 'bases' | 'outs' | 'value'>): number {
   return value(bases, outs, 1, 0) - value(bases, outs, 0, 0);
 }
 
@@ -247,7 +242,7 @@ export interface BuntPlan {
 export const ONE_ANSWER_RUNS = 0.01;
 
 /** The situation, ready for any number of bunts; the safety squeeze also with the runner held. */
-export function readyFor(question: BuntQuestion): { going: ReadyBunt; staying: ReadyBunt | null } {
+function readyFor(question: BuntQuestion): { going: ReadyBunt; staying: ReadyBunt | null } {
   return {
     going: prepareBunt(setupOf(question)),
     staying: question.play === 'safety' ? prepareBunt(setupOf(question, true)) : null,

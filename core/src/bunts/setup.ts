@@ -33,7 +33,7 @@ export interface BuntRunner extends SpeedCurve {
 }
 
 /** The batter on his way to first. */
-export type BuntBatter = SpeedCurve & { delaySeconds: number };
+type BuntBatter = SpeedCurve & { delaySeconds: number };
 
 /** Everything that decides what one fair bunt comes to. */
 export interface BuntSetup {
@@ -54,7 +54,7 @@ export interface BuntSetup {
 }
 
 /** How a fielder handles a bunted ball, at his own pace or hurried. Seconds, feet, chances. */
-export interface Hands {
+interface Hands {
   setSeconds: number;
   rushSeconds: number;
   goodSet: number;

@@ -18,5 +18,4 @@ export {
   SPEED_PER_MPH,
   throwBouncingSeconds,
   throwSeconds,
-  type Arm,
 } from './throws.ts';

@@ -15,7 +15,6 @@ export {
   levelOf,
   type LevelChanges,
   type LevelConstant,
-  type LevelConstantKey,
 } from './constants.ts';
 export { lateTaps, nextThumbPitch, type ThumbPitch } from './thumbDrill.ts';
 export {

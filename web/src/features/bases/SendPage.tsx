@@ -22,6 +22,7 @@ import {
   APPROACH_TEXT,
   ARM_TEXT,
   armText,
+  ballThere,
   BAG_TEXT,
   DIRECTIONS,
   FIELD_TEXT,
@@ -158,7 +159,7 @@ function SendAnswer({ view }: { view: BasesInView }) {
           <RaceView
             lanes={lanesOf(plan, name, bags)}
             gapWords={gapWords(plan, question.runner.topSpeed)}
-            gapGood={plan.ball.direct >= plan.runSeconds}
+            gapGood={ballThere(plan) >= plan.runSeconds}
             twin={`${gapWords(plan, question.runner.topSpeed)}, throw on line.`}
             size="compact"
           />

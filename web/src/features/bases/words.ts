@@ -79,15 +79,16 @@ export function lanesOf(
   bags: { turned: keyof typeof BAG_TEXT; target: keyof typeof BAG_TEXT },
 ): [Lane, Lane] {
   const { fieldedSeconds } = plan.play;
-  const { released, direct } = plan.ball;
+  const { released } = plan.ball;
+  const there = ballThere(plan);
   return [
     {
-      title: `Ball ${seconds(direct)}`,
+      title: `Ball ${seconds(there)}`,
       tone: 'ball',
       legs: [
         { label: 'To the ball', seconds: fieldedSeconds, own: false },
         { label: 'Pick up', seconds: released - fieldedSeconds, own: false },
-        { label: 'Throw and tag', seconds: direct - released, own: false },
+        { label: 'Throw and tag', seconds: there - released, own: false },
       ],
       spreadSeconds: BALL_SPREAD,
     },
@@ -110,8 +111,13 @@ export function lanesOf(
 const BALL_SPREAD = 0.27;
 const RUN_SPREAD = 0.16;
 
+/** When the ball is there on a throw on line, whichever way is sooner. */
+export function ballThere({ ball }: Pick<SendPlan, 'ball'>): number {
+  return Math.min(ball.direct, ball.cut);
+}
+
 export function gapWords({ ball, runSeconds }: SendPlan, topSpeed: number): string {
-  const gap = ball.direct - runSeconds;
+  const gap = ballThere({ ball }) - runSeconds;
   return `${gap >= 0 ? 'safe' : 'out'} by ${seconds(Math.abs(gap))}, ${distance(gap * topSpeed)}`;
 }
 

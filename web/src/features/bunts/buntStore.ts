@@ -25,7 +25,7 @@ export interface BuntDraft {
   showSeconds: number;
 }
 
-export const NEW_BUNT: BuntDraft = {
+const NEW_BUNT: BuntDraft = {
   play: null,
   strikes: 0,
   alignment: ALIGNMENTS[0],

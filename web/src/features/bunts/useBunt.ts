@@ -32,7 +32,7 @@ const figuresFor = keepLast(
 );
 
 /** The bunts that the bases, the outs and the sport leave, the usual one first. */
-export function playsFor(bases: Bases, outs: number, sport: Ruleset['sport']): BuntPlay[] {
+function playsFor(bases: Bases, outs: number, sport: Ruleset['sport']): BuntPlay[] {
   const plays: BuntPlay[] = [];
   if (outs < 2 && bases & 4) plays.push('safety', 'suicide');
   else if (outs < 2 && bases !== 0) plays.push('sacrifice');

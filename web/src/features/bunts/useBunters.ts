@@ -23,7 +23,7 @@ const listOf = (teamId: TeamId): GrowingList<KeptBuntTry> =>
   });
 
 /** A bunt of practice, or the undoing of one. */
-export const buntWrite = defineWrite<BuntTryRecord>({
+const buntWrite = defineWrite<BuntTryRecord>({
   name: 'bunt',
   most: 100,
   async send(tries, teamId) {

@@ -88,7 +88,7 @@ export const STYLE_TEXT: Record<BuntStyle, string> = {
   slap: 'Slap',
 };
 
-export const BAG_TEXT = { 1: 'first', 2: 'second', 3: 'third', 4: 'home' } as const;
+const BAG_TEXT = { 1: 'first', 2: 'second', 3: 'third', 4: 'home' } as const;
 
 /** Toward which side. */
 export function sideText(degrees: number): string {
@@ -110,7 +110,7 @@ export function rollText(rollFeet: number): string {
 }
 
 /** What more something is worth. @example moreText(0.011, 'win') // '+1.1 points' */
-export function moreText(gain: number, by: 'runs' | 'win'): string {
+function moreText(gain: number, by: 'runs' | 'win'): string {
   return `${signedText(gain, by)} ${by === 'runs' ? 'runs' : 'points'}`;
 }
 
@@ -177,7 +177,7 @@ export function planWords(
   };
 }
 
-export function capital(text: string): string {
+function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
