@@ -4,9 +4,11 @@ import { RouterProvider } from 'react-router/dom';
 import { ServerState, startOutbox } from './api/index.ts';
 import { sessionRanOut, watchAccount } from './features/accounts/index.ts';
 // Every kind of write is known from the start, so that what a reload interrupted goes out.
+import './features/bunts/writes.ts';
 import './features/games/writes.ts';
 import './features/leads/writes.ts';
 import './features/people/writes.ts';
+import './features/signs/writes.ts';
 import './features/thumb/writes.ts';
 import './features/timing/writes.ts';
 import { routes } from './routes.tsx';

@@ -1,42 +1,10 @@
-import type { BuntTriesPage, BuntTryRecord, GameBunt, KeptBuntTry } from '@bradyon/contract/bunts';
+import type { BuntTryRecord, GameBunt } from '@bradyon/contract/bunts';
 import { ownBunting, type BuntSkill, type BuntTry, type OwnBunting } from '@bradyon/core/bunts';
 import type { BuntTryId, PersonId, TeamId } from '@bradyon/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
-import {
-  defineWrite,
-  growingList,
-  newId,
-  request,
-  teamOf,
-  type Answer,
-  type GrowingList,
-} from '../../api/index.ts';
-
-const listOf = (teamId: TeamId): GrowingList<KeptBuntTry> =>
-  growingList<KeptBuntTry>(`bunts ${teamId}`, async (since) => {
-    const { tries, next, more } = await request<BuntTriesPage>(
-      'GET',
-      `/api/teams/${teamId}/bunts?since=${String(since)}`,
-    );
-    return { rows: tries, gone: [], next, more };
-  });
-
-/** A bunt of practice, or the undoing of one. */
-const buntWrite = defineWrite<BuntTryRecord>({
-  name: 'bunt',
-  most: 100,
-  async send(tries, teamId) {
-    await request('POST', `/api/teams/${teamOf(teamId)}/bunts`, { tries });
-    return tries.map((): Answer => ({ ok: true, answer: null }));
-  },
-  merge(sent, teamId) {
-    // The number comes with the next page: until then they are told apart by their id.
-    listOf(teamOf(teamId)).put(sent.map(({ body }) => ({ ...body, seq: 0 })));
-  },
-  words: ({ undoes }) => (undoes ? 'A bunt undone' : 'A bunt of practice'),
-  reassign: (bunt, personId) => ({ ...bunt, personId: personId as PersonId }),
-});
+import { newId, request } from '../../api/index.ts';
+import { buntsKept, buntWrite } from './writes.ts';
 
 /** Without those that were undone, in their order. */
 function standing(rows: Iterable<BuntTryRecord>): BuntTryRecord[] {
@@ -51,7 +19,7 @@ const NO_BUNTS: GameBunt[] = [];
 
 /** Everybody's bunts, in practice and in games, those that wait to be sent too. */
 export function useBunters(teamId: TeamId) {
-  const list = listOf(teamId);
+  const list = buntsKept(teamId);
   const { error, refetch } = useQuery({
     queryKey: ['bunts', teamId],
     queryFn: () => list.sync(),

@@ -18,7 +18,7 @@ import Button from 'react-bootstrap/Button';
 import { newId } from '../../api/index.ts';
 import { notify, PickOne } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { answerWrite } from './answers.ts';
+import { answerWrite } from './writes.ts';
 import { inSignWorker } from './heavy.ts';
 import { secureRandom } from './random.ts';
 import './Signs.scss';

@@ -1,44 +1,12 @@
-import type { KeptSignAnswer, SignAnswerRecord, SignAnswersPage } from '@bradyon/contract/signs';
+import type { SignAnswerRecord } from '@bradyon/contract/signs';
 import { knownSigns, type SignAnswer } from '@bradyon/core/signs';
 import type { PersonId, TeamId } from '@bradyon/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
-import {
-  defineWrite,
-  growingList,
-  request,
-  teamOf,
-  type Answer,
-  type GrowingList,
-} from '../../api/index.ts';
+import { answersKept, answerWrite } from './writes.ts';
 
 const MS_PER_DAY = 86_400_000;
 export const todayNow = (): number => Date.now() / MS_PER_DAY;
-
-const listOf = (teamId: TeamId): GrowingList<KeptSignAnswer> =>
-  growingList<KeptSignAnswer>(`sign answers ${teamId}`, async (since) => {
-    const { answers, next, more } = await request<SignAnswersPage>(
-      'GET',
-      `/api/teams/${teamId}/signs/answers?since=${String(since)}`,
-    );
-    return { rows: answers, gone: [], next, more };
-  });
-
-/** How a player took a sign, told by the staff: a round for the whole team, or a sign missed in a game. */
-export const answerWrite = defineWrite<SignAnswerRecord>({
-  name: 'sign-answer',
-  most: 50,
-  async send(answers, teamId) {
-    await request('POST', `/api/teams/${teamOf(teamId)}/signs/answers`, { answers });
-    return answers.map((): Answer => ({ ok: true, answer: null }));
-  },
-  merge(sent, teamId) {
-    // The number comes with the next page: until then they are told apart by their id.
-    listOf(teamOf(teamId)).put(sent.map(({ body }) => ({ ...body, seq: 0 })));
-  },
-  words: () => 'A sign that was read',
-  reassign: (answer, personId) => ({ ...answer, personId: personId as PersonId }),
-});
 
 const asAnswer = ({ meant, answered, seconds, takenAt }: SignAnswerRecord): SignAnswer => ({
   meant,
@@ -49,7 +17,7 @@ const asAnswer = ({ meant, answered, seconds, takenAt }: SignAnswerRecord): Sign
 
 /** Everybody's answers, those that wait to be sent too. */
 export function useAnswers(teamId: TeamId) {
-  const list = listOf(teamId);
+  const list = answersKept(teamId);
   const { error, refetch } = useQuery({
     queryKey: ['sign-answers', teamId],
     queryFn: () => list.sync(),
