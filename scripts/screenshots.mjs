@@ -18,7 +18,7 @@ const ROSTER = [
 ].join('\n');
 
 /** Nineteen at most: on a phone and at night what matters most. */
-const DROPPED = { '': ['files'], '-phone': ['leads'], '-night': ['steal'] };
+const DROPPED = { '': ['files', 'gates', 'thumb'], '-phone': ['leads'], '-night': ['steal'] };
 
 await run(async () => {
   ensurePackages();
@@ -102,6 +102,14 @@ async function takeAll(browser, address) {
       await work.getByRole('link', { name: 'Odds' }).click();
       await page.getByText('Your lineup against').waitFor();
       await take('odds');
+      await work.getByRole('link', { name: 'Bunt' }).click();
+      await page.getByText('3B deep', { exact: true }).click();
+      await page.locator('.bunt-side[aria-busy=false]').waitFor();
+      await take('bunt');
+      await work.getByRole('link', { name: 'Bases' }).click();
+      await page.getByRole('checkbox', { name: 'Second base taken' }).click();
+      await page.getByText(/^Last stop/).waitFor();
+      await take('bases');
       await work.getByRole('link', { name: 'Signs' }).click();
       await page.getByText(/sequences seen/).waitFor();
       await page.getByRole('progressbar').waitFor({ state: 'hidden' });
