@@ -62,7 +62,13 @@ const work: RouteObject[] = [
   screen('bunts/*', async () => (await import('./features/bunts/BuntRooms.tsx')).BuntRooms),
   screen('bases/*', async () => (await import('./features/bases/BasesRooms.tsx')).BasesRooms),
   screen('signs/*', async () => (await import('./features/signs/SignRooms.tsx')).SignRooms),
-  screen('innings', async () => (await import('./features/innings/OddsPage.tsx')).OddsPage),
+  screen('innings', async () => {
+    const [{ OddsPage }, { KnownOf }] = await Promise.all([
+      import('./features/innings/OddsPage.tsx'),
+      import('./features/bases/KnownOf.tsx'),
+    ]);
+    return () => <OddsPage Known={KnownOf} />;
+  }),
   screen('innings/best', async () => (await import('./features/innings/BestPage.tsx')).BestPage),
   screen('innings/rates', async () => (await import('./features/innings/RatesPage.tsx')).RatesPage),
   screen(

@@ -24,6 +24,7 @@ export {
   APPROACHES,
   bagsOf,
   planSend,
+  sendChance,
   SENDS,
   turnDepth,
   type Approach,

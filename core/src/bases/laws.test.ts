@@ -142,6 +142,13 @@ describe('a send', () => {
     expect(stop(70, 'LF')?.feet ?? 99).toBeLessThan(stop(20, 'RF')?.feet ?? -99);
   });
 
+  it('is told in figures where nothing is at stake any more', () => {
+    const { safe, need, gain } = planSend(send({ value: () => 1 }));
+    expect(Number.isFinite(safe)).toBe(true);
+    expect(need).toBe(Number.POSITIVE_INFINITY);
+    expect(gain).toBeCloseTo(0, 9);
+  });
+
   it('turns once with the depth, and there', () => {
     const depth = turnDepth(send({ hit: 'hard' }), 180, 340);
     expect(depth).not.toBeNull();

@@ -18,7 +18,14 @@ import {
   SOFTBALL_HIT_SPEEDS,
   type HitSpeed,
 } from './outfield.ts';
-import { ballTimes, sendBand, type OutfieldPlay, type SendRace, type SendStakes } from './send.ts';
+import {
+  ballTimes,
+  sendBand,
+  sendRace,
+  type OutfieldPlay,
+  type SendRace,
+  type SendStakes,
+} from './send.ts';
 import { cutoffSpot } from './spots.ts';
 
 /** Who is sent where on a ball to the outfield. */
@@ -187,6 +194,15 @@ export interface SendPlan extends SendRace {
   stops: Record<Alertness, LastStop | null>;
 }
 
+/** Only how often he is safe: what other screens set beside what it needs. */
+export function sendChance(question: SendQuestion): number {
+  const { baseDistanceFeet } = question.ruleset;
+  const { safe, out, trail } = sendValues(question);
+  const stakes = { out: Math.max(1e-6, safe - out), trail: Math.max(0, trail) };
+  const seconds = fullSeconds(runnerFor(question), baseDistanceFeet, question.figures);
+  return sendRace(seconds, playFor(question), stakes, question.figures).safe;
+}
+
 export function planSend(question: SendQuestion): SendPlan {
   const { ruleset, figures, send } = question;
   const { turned } = BAGS[send];
@@ -235,30 +251,14 @@ export function turnDepth(
   deepest: number,
 ): number | null {
   const feet = Math.hypot(question.outfielderAt.x, question.outfielderAt.y);
-  const values = sendValues(question);
-  const need = sendNeed(values);
-  const stakes = {
-    out: Math.max(1e-6, values.safe - values.out),
-    trail: Math.max(0, values.trail),
-  };
-  const seconds = fullSeconds(
-    runnerFor(question),
-    question.ruleset.baseDistanceFeet,
-    question.figures,
-  );
+  const need = sendNeed(sendValues(question));
   const pays = (depth: number): boolean => {
     const share = depth / feet;
     const outfielderAt = {
       x: question.outfielderAt.x * share,
       y: question.outfielderAt.y * share,
     };
-    const race = sendBand(
-      seconds,
-      playFor({ ...question, outfielderAt }),
-      stakes,
-      question.figures,
-    );
-    return race.safe >= need;
+    return sendChance({ ...question, outfielderAt }) >= need;
   };
   if (pays(shallowest)) return shallowest;
   if (!pays(deepest)) return null;

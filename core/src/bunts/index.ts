@@ -68,3 +68,4 @@ export {
   squeezeWorth,
   type SqueezeTable,
 } from './squeezeTable.ts';
+export { sacrificeOutcomes, squeezeOutcomes } from './outcomes.ts';

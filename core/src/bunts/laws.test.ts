@@ -2,11 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { setupOf } from '../../test/bunts.ts';
 import cellVectors from '../../vectors/field/bunt_cells.json';
+import { describeSharesMisfit } from '../innings/index.ts';
 import { makeRandom, normalDraw } from '../maths/index.ts';
 import { PRESETS } from '../rules/index.ts';
 import { figuresAt } from '../timing/figures.ts';
 import {
   aimMap,
+  breaksFor,
   alignmentOf,
   buntMap,
   BUNT_FIGURES,
@@ -16,10 +18,15 @@ import {
   prepareBunt,
   priceAims,
   resolveBunt,
+  readSqueeze,
   resolveSafety,
+  squeezeTable,
+  squeezeWorth,
   rolledAfter,
   rollFeet,
   rollSeconds,
+  sacrificeOutcomes,
+  squeezeOutcomes,
   skillOf,
   speedToRoll,
   stakesOf,
@@ -273,6 +280,16 @@ describe('what is told a coach', () => {
     expect(gains).toEqual(gains.toSorted((a, b) => a - b));
     expect(fast.paysFrom).not.toBeNull();
     expect(slow.paysFrom ?? 99).toBeGreaterThan(fast.paysFrom ?? 0);
+    // It turns between the last depth that does not pay and the first that does.
+    const first = fast.steps.findIndex(({ gain }) => gain > 0);
+    expect(fast.paysFrom).toBeGreaterThan(fast.steps[first - 1]?.feet ?? Number.NaN);
+    expect(fast.paysFrom).toBeLessThanOrEqual(fast.steps[first]?.feet ?? Number.NaN);
+    const always = hitByDepth(
+      question({ play: 'hit', bases: 0, runners: {}, value: outsAreFree }),
+      0,
+    );
+    expect(always.paysFrom).toBeNull();
+    expect(always.steps[0]?.gain).toBeGreaterThan(0);
   });
 
   it('has the fielders of the figures computed elsewhere', () => {
@@ -322,12 +339,90 @@ describe('what is told a coach', () => {
     expect(safety.leadOut).toBeLessThanOrEqual(goes.leadOut + 1e-9);
   });
 
+  it('is told in figures where nothing is at stake any more', () => {
+    const { best, swing, run } = plan({ value: () => 1 });
+    for (const figure of [best.value, best.leadOut, best.batterOut, best.fair, swing, run]) {
+      expect(Number.isFinite(figure)).toBe(true);
+    }
+    expect(best.value).toBeCloseTo(1, 9);
+  });
+
   it('prices nobody on without a lead runner to lose', () => {
     const stakes = stakesOf(question({ play: 'hit', bases: 0, runners: {} }));
     expect(stakes.missedDead).toBe(0);
     expect(stakes.popDouble).toBe(stakes.popOut);
   });
 });
+
+describe('a squeeze read from its table', () => {
+  const asked = question({ play: 'suicide', bases: 4, outs: 1, runners: { 3: question().batter } });
+  const table = squeezeTable(asked);
+  const read = (breakSeconds: number, showSeconds = 0.1) =>
+    readSqueeze(table, {
+      clock: { breakSeconds, showSeconds, releaseSeconds: 0.15, pitchSeconds: 0.43 },
+      skill: asked.skill,
+      aim: { degrees: 45, speed: 30 },
+      sees: 1,
+      figures,
+    });
+
+  it('is smooth between the breaks that were worked out', () => {
+    const [early, between, late] = [read(-0.1), read(-0.05), read(0)];
+    expect(between.scoreIfFair).toBeLessThan(early.scoreIfFair - 0.01);
+    expect(between.scoreIfFair).toBeGreaterThan(late.scoreIfFair + 0.01);
+  });
+
+  it('comes to shares that add up, and an early show is pitched out', () => {
+    for (const breakSeconds of [-0.5, -0.2, 0.1, 0.4]) {
+      for (const show of [-0.3, 0, 0.2]) {
+        const { score, runnerOut, foul, other } = read(breakSeconds, show);
+        expect(score + runnerOut + foul + other).toBeCloseTo(1, 9);
+      }
+    }
+    expect(read(-0.1, -0.3).pitchOut).toBeGreaterThan(read(-0.1, 0.1).pitchOut + 0.4);
+    expect(squeezeWorth(read(-0.1), asked)).toBeGreaterThan(squeezeWorth(read(-0.1, -0.3), asked));
+  });
+
+  it('has nobody leave before release where the rules say so', () => {
+    const softball = { ruleset: PRESETS.fastpitch43, figures };
+    expect(breaksFor(softball).from).toBe(figures.releaseSeconds);
+    expect(breaksFor(asked).from).toBeLessThan(0);
+  });
+});
+
+describe('outcomes for the odds', () => {
+  it('are shares that add up, whatever the defense and the bunter', () => {
+    for (const level of ['pro', 'hs', 'fpU12'] as const) {
+      const skill = skillOf(figuresAt(BUNT_FIGURES, level, {}), 'sacrifice');
+      for (const name of ['holding', 'in', 'crashBoth', 'deep'] as const) {
+        const { best } = plan({ skill, alignment: alignmentOf(name, PRESETS.fullSizeNine) });
+        const sacrifice = sacrificeOutcomes(best, skill);
+        expect(describeSharesMisfit(sacrifice)).toBeNull();
+        for (const share of Object.values(sacrifice)) expect(share).toBeGreaterThanOrEqual(-1e-9);
+        const squeeze = squeezeOutcomes(best, { ...skill, popDouble: 0.9 }, 0.1, figures);
+        expect(describeSharesMisfit(squeeze)).toBeNull();
+        for (const share of Object.values(squeeze)) expect(share).toBeGreaterThanOrEqual(-1e-9);
+      }
+    }
+  });
+
+  it('move more runners against a defense that stays back', () => {
+    const skill = question().skill;
+    const good = (name: 'normal' | 'crashBoth') => {
+      const { success, safe } = sacrificeOutcomes(
+        plan({ alignment: alignmentOf(name, PRESETS.fullSizeNine) }).best,
+        skill,
+      );
+      return success + safe;
+    };
+    expect(good('normal')).toBeGreaterThan(good('crashBoth'));
+  });
+});
+
+/** A bunt can only win here. */
+function outsAreFree(bases: number, _outs: number, runs: number): number {
+  return bases === 0 ? runs : runs + 1;
+}
 
 function normal(x: number): number {
   // Good to 1e-7: independent of the table that is tested.

@@ -87,7 +87,8 @@ export function prepareBunt(setup: BuntSetup): ReadyBunt {
     valueAllSafe,
     // A throw into the field gives everybody, the batter too, one base more; held runners move with it.
     valueWild: wildValue(setup, worth),
-    stake: valueAllSafe - Math.min(...options.map(({ valueIfOut }) => valueIfOut)),
+    // In a game that is decided nothing is at stake; a hair keeps what is divided by it.
+    stake: Math.max(1e-9, valueAllSafe - Math.min(...options.map(({ valueIfOut }) => valueIfOut))),
     covers: setup.fielders.map((fielder) => coversWithout(fielder, setup)),
   };
 }

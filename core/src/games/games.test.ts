@@ -15,6 +15,7 @@ import { playRulesOf } from './playRules.ts';
 import { gameReader, readGame } from './reading.ts';
 import { situationOf } from './situation.ts';
 import { makeSlot, parseSlot } from './slot.ts';
+import { buntsOf } from './season.ts';
 import { slotToTell } from './telling.ts';
 
 const rules = rulesets as unknown as Record<string, PlayRules>;
@@ -510,5 +511,31 @@ describe('the box of a game', () => {
         expect(listed.length).toBeGreaterThanOrEqual(caught - counts[team].pickedOff);
       }
     }
+  });
+});
+
+describe('the bunts of a game', () => {
+  it('are as many as the game counted, each with whoever bunted it', () => {
+    for (const events of [baseball, fastpitch]) {
+      const { state } = readGame(events);
+      const bunts = buntsOf(state);
+      const { away, home } = countsOf(state);
+      const counted = (of: 'tries' | 'missed' | 'foul' | 'popped' | 'inPlay'): number =>
+        away.bunts[of] + home.bunts[of];
+      const made = (result: string): number =>
+        bunts.filter(({ bunt }) => bunt.result === result).length;
+      expect(bunts).toHaveLength(counted('tries'));
+      expect(made('missed')).toBe(counted('missed'));
+      expect(made('foul')).toBe(counted('foul'));
+      expect(made('popped')).toBe(counted('popped'));
+      expect(made('fair')).toBe(counted('inPlay') - counted('popped'));
+    }
+  });
+
+  it('are told by where they lay, else by the third of the field that was tapped', () => {
+    const fair = [baseball, fastpitch].flatMap((events) => buntsOf(readGame(events).state));
+    // 26 ft along the first-base line and 13 along the third: between the first line and the middle.
+    expect(fair.map(({ bunt }) => bunt.lane)).toContain('firstMiddle');
+    expect(buntsOf(null)).toEqual([]);
   });
 });

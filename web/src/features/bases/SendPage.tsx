@@ -77,6 +77,17 @@ function SendControls({ view }: { view: BasesInView }) {
           useBasesDraft.setState({ arm: arm as ArmLook });
         }}
       />
+      <PickOne
+        label="Cutoff man"
+        value={draft.cutoff ? 'there' : 'missed'}
+        options={[
+          { value: 'there', text: 'There' },
+          { value: 'missed', text: 'Missed' },
+        ]}
+        onChange={(cutoff) => {
+          useBasesDraft.setState({ cutoff: cutoff === 'there' });
+        }}
+      />
     </>
   );
 }
@@ -289,17 +300,6 @@ function BallChoices({ view: { draft } }: { view: BasesInView }) {
         ]}
         onChange={(handled) => {
           useBasesDraft.setState({ bobbled: handled === 'unknown' ? null : handled === 'bobbled' });
-        }}
-      />
-      <Choice
-        label="Cutoff man"
-        value={draft.cutoff ? 'there' : 'missed'}
-        options={[
-          { value: 'there', text: 'Cutoff there' },
-          { value: 'missed', text: 'Cutoff missed' },
-        ]}
-        onChange={(cutoff) => {
-          useBasesDraft.setState({ cutoff: cutoff === 'there' });
         }}
       />
     </div>

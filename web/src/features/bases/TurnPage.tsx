@@ -198,7 +198,7 @@ function conesOf({ points }: BowRun, baseFeet: number): { along: number; out: nu
   });
 }
 
-/** Paths are reckoned with the bag straight ahead and the next to the left: turned onto the field here. */
+/** Paths are laid with the bag straight ahead and the next to the left: turned onto the field here. */
 function onField(view: BasesInView): (at: { x: number; y: number }) => Spot {
   const half = Math.SQRT1_2;
   const { baseDistanceFeet } = view.team.ruleset;

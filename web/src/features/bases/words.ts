@@ -79,7 +79,6 @@ export function lanesOf(
   bags: { turned: keyof typeof BAG_TEXT; target: keyof typeof BAG_TEXT },
 ): [Lane, Lane] {
   const { fieldedSeconds } = plan.play;
-  const { released } = plan.ball;
   const there = ballThere(plan);
   return [
     {
@@ -87,8 +86,7 @@ export function lanesOf(
       tone: 'ball',
       legs: [
         { label: 'To the ball', seconds: fieldedSeconds, own: false },
-        { label: 'Pick up', seconds: released - fieldedSeconds, own: false },
-        { label: 'Throw and tag', seconds: there - released, own: false },
+        { label: 'Throw and tag', seconds: there - fieldedSeconds, own: false },
       ],
       spreadSeconds: BALL_SPREAD,
     },

@@ -20,6 +20,7 @@ import {
   planWords,
   rangeText,
   rollText,
+  sayingsHere,
   sizeText,
   textbookWords,
   thrownText,
@@ -132,6 +133,11 @@ function Answer({ view, plan }: { view: BuntInView; plan: BuntPlan }) {
             ? 'With two strikes a foul is an out.'
             : `A foul now costs ${sizeText(Math.max(0, draft.strikes === 0 ? none - one : one - two), situation.by)}.`}
         </p>
+        {sayingsHere(plan, question, situation.by).map(({ saying, found }) => (
+          <p key={saying} className="quiet">
+            <strong>{saying}</strong> {found}
+          </p>
+        ))}
         <How>
           <p>
             The ball rolls to a stop on this ground. Each fielder is timed to it, to the throw and

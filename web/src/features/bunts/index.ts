@@ -1,1 +1,3 @@
 export { useBunters } from './useBunters.ts';
+export { useKnownBunt } from './useKnownBunt.ts';
+export type { KnownBunt } from './bunts.worker.ts';

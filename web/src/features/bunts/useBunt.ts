@@ -1,3 +1,4 @@
+import type { Team } from '@bradyon/contract/teams';
 import {
   alignmentOf,
   BUNT_FIGURES,
@@ -31,6 +32,15 @@ const figuresFor = keepLast(
     figuresAt(BUNT_FIGURES, level, changes),
 );
 
+/** The constants of bunting for a team. */
+export function buntFigures({
+  id,
+  level,
+  fieldChanges,
+}: Pick<Team, 'id' | 'level' | 'fieldChanges'>): BuntFigures {
+  return figuresFor(id, level, fieldChanges.bunts);
+}
+
 /** The bunts that the bases, the outs and the sport leave, the usual one first. */
 function playsFor(bases: Bases, outs: number, sport: Ruleset['sport']): BuntPlay[] {
   const plays: BuntPlay[] = [];
@@ -51,7 +61,7 @@ export function useBunt() {
   const { onField } = usePlaying(team.id);
   const draft = useBuntDraft();
   const { surface } = useSurface();
-  const figures = figuresFor(team.id, team.level, team.fieldChanges.bunts);
+  const figures = buntFigures(team);
   const bunters = useBunters(team.id);
   // A bunt is ours: while they bat it is asked for our next time up.
   const situation = { ...odds.situation, batting: 'we' as const };

@@ -17,12 +17,16 @@ function standing(rows: Iterable<BuntTryRecord>): BuntTryRecord[] {
 
 const NO_BUNTS: GameBunt[] = [];
 
-/** Everybody's bunts, in practice and in games, those that wait to be sent too. */
-export function useBunters(teamId: TeamId) {
+/**
+ * Everybody's bunts, in practice and in games, those that wait to be sent too.
+ * @param isAsked false: for whoever may not see them
+ */
+export function useBunters(teamId: TeamId, isAsked = true) {
   const list = buntsKept(teamId);
   const { error, refetch } = useQuery({
     queryKey: ['bunts', teamId],
     queryFn: () => list.sync(),
+    enabled: isAsked,
     meta: { onlyHere: true },
   });
   const count = useSyncExternalStore(
@@ -32,6 +36,7 @@ export function useBunters(teamId: TeamId) {
   const games = useQuery({
     queryKey: ['games-bunts', teamId],
     queryFn: () => request<GameBunt[]>('GET', `/api/teams/${teamId}/games/bunts`),
+    enabled: isAsked,
   });
   const waiting = buntWrite.useWaiting(teamId);
   const practice = useMemo(() => {

@@ -1,5 +1,8 @@
 import {
+  aimNear,
+  aimOfLane,
   ONE_ANSWER_RUNS,
+  type Alignment,
   type AlignmentName,
   type BuntFielder,
   type BuntLane,
@@ -8,6 +11,7 @@ import {
   type BuntStyle,
   type BuntPlan,
   type BuntPlay,
+  type BuntQuestion,
   type Lane,
   type PricedAim,
   type Surface,
@@ -203,6 +207,42 @@ export function textbookWords(
   return `The usual lane, ${name}, is worth ${sizeText(behind, by)} less here${why}.${protects}`;
 }
 const TOLD = 0.03;
+
+/** How hard a corner comes in. */
+const COMING: Record<Alignment['first'], number> = { deep: 0, normal: 1, hold: 1, in: 2, crash: 3 };
+
+/** Old sayings about where to bunt, put to the numbers of this defense. */
+export function sayingsHere(
+  plan: BuntPlan,
+  { alignment, bases, ruleset: { sport } }: Pick<BuntQuestion, 'alignment' | 'bases' | 'ruleset'>,
+  by: 'runs' | 'win',
+): { saying: string; found: string }[] {
+  const worth = (lane: Lane): number => aimNear(plan, aimOfLane(lane, sport)).value;
+  const sides = {
+    third: Math.max(worth('thirdSoft'), worth('thirdFirm')),
+    first: Math.max(worth('firstSoft'), worth('firstFirm')),
+  };
+  const tell = (better: number, other: number): string => {
+    const gain = better - other;
+    if (Math.abs(gain) <= ONE_ANSWER_RUNS * plan.run) return 'No difference here.';
+    return gain > 0
+      ? `True here, by ${sizeText(gain, by)}.`
+      : `Not here: the other side is better by ${sizeText(-gain, by)}.`;
+  };
+  const found: { saying: string; found: string }[] = [];
+  const [first, third] = [COMING[alignment.first], COMING[alignment.third]];
+  if (first !== third) {
+    const [away, toward] = first > third ? [sides.third, sides.first] : [sides.first, sides.third];
+    found.push({ saying: 'Bunt where nobody charges.', found: tell(away, toward) });
+  }
+  if ((bases & 3) === 3) {
+    found.push({
+      saying: 'Make the third baseman field it.',
+      found: tell(worth('thirdFirm'), sides.first),
+    });
+  }
+  return found;
+}
 
 /** Who fields it, the likeliest first. @example 'third baseman 71%, pitcher 22%' */
 export function fieldedText(fieldedBy: BuntPlan['atBest']['fieldedBy']): string {

@@ -52,6 +52,13 @@ export function PlaysTable({ desk }: { desk: Desk }) {
           </Modal.Header>
           <Modal.Body className="plays">
             <Plays plays={plays} />
+            {weBat && plays.some(({ play }) => play === 'sacrifice' || play === 'squeeze') && (
+              <p className="quiet">
+                {desk.buntsByPeople
+                  ? 'The bunt is worked out for this bunter and these runners. See Bunt for where to put it.'
+                  : 'The bunt is typical of your level: not everybody here is known.'}
+              </p>
+            )}
           </Modal.Body>
         </Modal>
       )}

@@ -24,6 +24,7 @@ import { judgeSteal } from '@bradyon/core/steals';
 import { plainContext, rhythmOf, type DeliveryStyle } from '@bradyon/core/timing';
 import type { GameId, PersonId } from '@bradyon/core/units';
 import { useMemo } from 'react';
+import { useKnownBunt } from '../bunts/index.ts';
 import { useLineupOdds, type GameSituation, type LineupOdds } from '../innings/index.ts';
 import { spreadOfEstimate, useLeads } from '../leads/index.ts';
 import { orTypical, usePlaying } from '../people/index.ts';
@@ -73,6 +74,8 @@ export interface Desk {
   line: string;
   /** What stands in for {sum}, {outs} and {hold} in a reminder. */
   figures: { sum: string; outs: string; hold: string };
+  /** Whether a bunt is worked out for these people, not taken from the level. */
+  buntsByPeople: boolean;
   /** As long, and tells nobody anything. */
   decoy: string;
   said: readonly Said[];
@@ -141,15 +144,31 @@ export function useDesk(game: GameInHand): Desk {
   const rates = batter
     ? (odds[weBat ? 'ours' : 'theirs'].find(({ person }) => person.id === batter.id) ?? null)
     : null;
+  const known = useKnownBunt({
+    bases,
+    outs,
+    batter: weBat ? batter : null,
+    on: {
+      ...named(1, situation.bases.first),
+      ...named(2, situation.bases.second),
+      ...named(3, situation.bases.third),
+    },
+    pitcherThrows: pitcher.throws,
+  });
+  function named(base: 1 | 2 | 3, id: PersonId | null): Partial<Record<1 | 2 | 3, Person>> {
+    const runner = isOver ? null : person(id);
+    return runner ? { [base]: runner } : {};
+  }
+  const { level } = odds.game;
   const spotHere = {
     bases,
     outs,
     balls: situation.balls,
     strikes: situation.strikes,
     value,
-    level: odds.game.level,
-    rates: rates?.rates ?? odds.game.level.rates,
-    bunt: rates?.bunt ?? odds.game.level.bunt,
+    level: known.squeeze ? { ...level, squeeze: known.squeeze } : level,
+    rates: rates?.rates ?? level.rates,
+    bunt: known.bunt ?? rates?.bunt ?? level.bunt,
     allowed: odds.game.allowed,
     infieldIn: situation.alignment?.infield === 'in',
   };
@@ -265,6 +284,7 @@ export function useDesk(game: GameInHand): Desk {
       pick({ style: next });
     },
     figures,
+    buntsByPeople: known.bunt !== null || known.squeeze !== null,
     isReady: !times.isLoading && !leads.isLoading,
     get plays() {
       return plays();

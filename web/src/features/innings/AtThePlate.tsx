@@ -1,12 +1,18 @@
 import { How } from '../../ui/index.ts';
-import { platesHere } from './plate.ts';
+import { NOTHING_KNOWN, platesHere, type KnownHere } from './plate.ts';
 import type { OddsInView } from './useOdds.ts';
 import { forUsText, PLATE_TEXT, plateHow } from './words.ts';
 
 /** What the batter, and whoever pitches to him, may choose here; a tap says how it comes about. */
-export function AtThePlate({ view: { game, situation, up } }: { view: OddsInView }) {
+export function AtThePlate({
+  view: { game, situation, up },
+  known = NOTHING_KNOWN,
+}: {
+  view: OddsInView;
+  known?: KnownHere;
+}) {
   const ours = situation.batting === 'we';
-  const found = platesHere(game, situation, up);
+  const found = platesHere(game, situation, up, known);
   return (
     <section className="card-box odds-plate">
       <h2>{ours ? 'At the plate' : 'In the field'}</h2>
@@ -18,7 +24,7 @@ export function AtThePlate({ view: { game, situation, up } }: { view: OddsInView
                 <span className="odds-name">{PLATE_TEXT[situation.batting][plate.choice]}</span>
                 <strong className="figure">{forUsText(plate.gain, situation.by)}</strong>
               </summary>
-              <p>{plateHow(plate, situation.by, ours ? up : null)}</p>
+              <p>{plateHow(plate, situation.by, ours ? up : null, ours ? known : NOTHING_KNOWN)}</p>
             </details>
           </li>
         ))}

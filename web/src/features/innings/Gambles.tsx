@@ -2,13 +2,20 @@ import { useState } from 'react';
 import { GAMBLE_TEXT } from './gambleWords.ts';
 import { How, percent, Stepper } from '../../ui/index.ts';
 import { gamblesHere, type GambleHere } from './gambles.ts';
+import type { KnownHere } from './plate.ts';
 import type { OddsInView } from './useOdds.ts';
 import type { Situation } from './situation.ts';
 import { gainText, gambleFacts, gambleHow, neededText } from './words.ts';
 
 /** What each gamble on the bases has to be good for here; a tap says how it comes about. */
-export function Gambles({ view: { game, situation } }: { view: OddsInView }) {
-  const found = gamblesHere(game, situation);
+export function Gambles({
+  view: { game, situation },
+  known,
+}: {
+  view: OddsInView;
+  known: KnownHere;
+}) {
+  const found = gamblesHere(game, situation, known.works);
   return (
     <section className="card-box">
       <h2>How often it needs to work</h2>

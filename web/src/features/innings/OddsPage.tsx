@@ -3,6 +3,8 @@ import { Failure, Folded, How, Loading, percent, useTitle } from '../../ui/index
 import { AtThePlate } from './AtThePlate.tsx';
 import { Gambles } from './Gambles.tsx';
 import { atBat, misfitOf, spotUp, valueOf } from './game.ts';
+import type { ComponentType, ReactNode } from 'react';
+import type { KnownHere } from './plate.ts';
 import { Maps } from './Maps.tsx';
 import './OddsPage.scss';
 import { OddsTabs } from './OddsTabs.tsx';
@@ -12,7 +14,12 @@ import { situationWords } from './situationWords.ts';
 import { SAYING_TEXT, sayingWords, sidesText } from './words.ts';
 
 /** What an out, a base and a run are worth here, and what each gamble has to be good for. */
-export function OddsPage() {
+export function OddsPage({
+  Known,
+}: {
+  /** Works out bunts, sends and tags by these people; it stands above this feature and is handed in. */
+  Known: ComponentType<{ view: OddsInView; children: (known: KnownHere) => ReactNode }>;
+}) {
   useTitle('Odds');
   const view = useOdds();
   if (view.error) return <Failure error={view.error} retry={view.retry} />;
@@ -31,13 +38,17 @@ export function OddsPage() {
       <Folded chosen={chosenText(view)}>
         <SituationBox view={view} />
       </Folded>
-      <div className="odds-two">
-        <div className="odds-column">
-          <Worth view={view} />
-          <AtThePlate view={view} />
-        </div>
-        <Gambles view={view} />
-      </div>
+      <Known view={view}>
+        {(known) => (
+          <div className="odds-two">
+            <div className="odds-column">
+              <Worth view={view} />
+              <AtThePlate view={view} known={known} />
+            </div>
+            <Gambles view={view} known={known} />
+          </div>
+        )}
+      </Known>
       <Sayings view={view} />
       <Maps view={view} />
     </>

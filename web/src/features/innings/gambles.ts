@@ -9,14 +9,17 @@ import {
   type Needed,
 } from '@bradyon/core/innings';
 import { atBat, valueOf, type Game } from './game.ts';
+import type { KnownHere } from './plate.ts';
 import type { Situation } from './situation.ts';
 
 /** A gamble here: what it needs, the same with the next batter up, and what it hangs on. */
 export interface GambleHere extends BreakEven {
   /** With the next batter up; null where all bat alike. */
   next: Needed | null;
-  /** How often those that are tried work at the level; null where it has no figure. */
+  /** How often it works for these people, else those that are tried at the level; null where nothing says. */
   usual: number | null;
+  /** Whether it is worked out for these people. */
+  byPeople: boolean;
   /** So little is at stake that the inputs are not good enough to tell. */
   isTie: boolean;
 }
@@ -38,7 +41,11 @@ function distance({ needed, usual }: GambleHere): number {
 }
 
 /** Every gamble there is here, what is close first. */
-export function gamblesHere(game: Game, situation: Situation): GambleHere[] {
+export function gamblesHere(
+  game: Game,
+  situation: Situation,
+  works: KnownHere['works'] = {},
+): GambleHere[] {
   const { bases, outs, by } = situation;
   const next = valueOf(game, situation, 1);
   const alike = atBat(game, situation).spots === 1;
@@ -47,7 +54,9 @@ export function gamblesHere(game: Game, situation: Situation): GambleHere[] {
     .map((found) => ({
       ...found,
       next: alike ? null : (breakEvenOf(found.gamble, baseOut(bases, outs), next)?.needed ?? null),
-      usual: usualChance(found.gamble, outs as 0 | 1 | 2, game.level.advance),
+      usual:
+        works[found.gamble] ?? usualChance(found.gamble, outs as 0 | 1 | 2, game.level.advance),
+      byPeople: works[found.gamble] !== undefined,
       isTie: isTie(found, by),
     }))
     .toSorted((a, b) => distance(a) - distance(b));

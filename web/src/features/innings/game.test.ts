@@ -149,6 +149,33 @@ describe('what may be tried', () => {
     expect(walk?.gain).toBeLessThan(0);
   });
 
+  it('takes bunts, sends and tags by the people who are there, and says so', () => {
+    const bunt = {
+      ...level.bunt,
+      success: level.bunt.success - 0.2,
+      leadOut: level.bunt.leadOut + 0.2,
+    };
+    const known = { bunt, squeeze: null, works: { secondToHomeOnSingle: 0.41 } };
+    const [usual] = platesHere(average, situation, null);
+    const [poor] = platesHere(average, situation, null, known);
+    expect(poor?.gain).toBeLessThan(usual?.gain ?? 0);
+    expect(poor && plateHow(poor, 'win', null, known)).toContain('Worked out in Bunt');
+    expect(usual && plateHow(usual, 'win', null)).not.toContain('Worked out in Bunt');
+    // They bat: our bunter has nothing to do with it.
+    const [theirs] = platesHere(average, { ...situation, batting: 'they' }, null, known);
+    const [theirUsual] = platesHere(average, { ...situation, batting: 'they' }, null);
+    expect(theirs).toEqual(theirUsual);
+
+    const onSecond = { ...situation, bases: 2 };
+    const send = (works?: typeof known.works) =>
+      gamblesHere(average, onSecond, works).find(({ gamble }) => gamble === 'secondToHomeOnSingle');
+    expect(send(known.works)).toMatchObject({ usual: 0.41, byPeople: true });
+    expect(send()?.byPeople).toBe(false);
+    const own = send(known.works);
+    expect(own && gambleFacts(own)).toContain('these players 41%');
+    expect(own && gambleHow(own, 'win')).toContain('these players make it 41%');
+  });
+
   it('is only what the rules allow', () => {
     const strict = { ...average, allowed: { stealAllowed: false, buntAllowed: false } };
     const gambles = gamblesHere(strict, { ...situation, bases: 5 }).map(({ gamble }) => gamble);

@@ -8,5 +8,5 @@ export { Diamond } from './Diamond.tsx';
 export { valueOf } from './game.ts';
 export { onText, OUT_TEXT, situationWords } from './situationWords.ts';
 export { UpSelect } from './UpSelect.tsx';
-export { useOdds } from './useOdds.ts';
+export { averageValue, useOdds, type OddsInView } from './useOdds.ts';
 export { peopleOn } from './sides.ts';

@@ -8,6 +8,9 @@ import {
   stepsWorth,
   THIRD,
   walkValue,
+  type BuntOutcomes,
+  type Gamble,
+  type SqueezeOutcomes,
 } from '@bradyon/core/innings';
 import { spotUp, valueOf, type Game } from './game.ts';
 import type { Batter } from './sides.ts';
@@ -25,8 +28,22 @@ export interface AtThePlate {
   gain: number;
 }
 
+/** What the people who are there are good for; null: nobody worked it out. */
+export interface KnownHere {
+  bunt: BuntOutcomes | null;
+  squeeze: SqueezeOutcomes | null;
+  /** How often a send or a tag by these people works. */
+  works: Partial<Record<Gamble, number>>;
+}
+export const NOTHING_KNOWN: KnownHere = { bunt: null, squeeze: null, works: {} };
+
 /** What the batter, and whoever is in the field, may choose here. */
-export function platesHere(game: Game, situation: Situation, up: Batter | null): AtThePlate[] {
+export function platesHere(
+  game: Game,
+  situation: Situation,
+  up: Batter | null,
+  known: KnownHere = NOTHING_KNOWN,
+): AtThePlate[] {
   const { bases, outs, batting } = situation;
   const { level } = game;
   const value = valueOf(game, situation);
@@ -43,14 +60,15 @@ export function platesHere(game: Game, situation: Situation, up: Batter | null):
   if (mayBunt && bases !== 0 && (bases & THIRD) === 0) {
     const bunt = sacrificeFrom(
       state,
-      (ours ? up?.bunt : null) ?? level.bunt,
+      (ours ? (known.bunt ?? up?.bunt) : null) ?? level.bunt,
       batter,
       level.twoStrikeFactor,
     );
     add('sacrifice', stepsWorth(bunt, state, value), now);
   }
   if (mayBunt && bases & THIRD) {
-    add('squeeze', stepsWorth(squeezeFrom(state, level.squeeze, batter), state, value), now);
+    const squeeze = (ours ? known.squeeze : null) ?? level.squeeze;
+    add('squeeze', stepsWorth(squeezeFrom(state, squeeze, batter), state, value), now);
   }
   if (outs < 2 && bases === THIRD) {
     if (ours) {

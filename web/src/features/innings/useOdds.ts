@@ -1,10 +1,13 @@
+import type { Team } from '@bradyon/contract/teams';
 import {
+  byRuns,
   gameRulesOf,
   playLevelOf,
   withoutSteals,
   type GameRules,
   type PlayChanges,
   type TeamLevel,
+  type Value,
 } from '@bradyon/core/innings';
 import type { Ruleset } from '@bradyon/core/rules';
 import type { LevelName } from '@bradyon/core/timing';
@@ -35,6 +38,13 @@ export function useLevel(): { level: TeamLevel; rules: GameRules; average: Game 
   const level = levelFor(team.id, team.level, team.playChanges, team.ruleset.stealAllowed);
   const rules = rulesFor(team.id, team.ruleset);
   return { level, rules, average: averageFor(team.id, level, rules, team.ruleset) };
+}
+
+/** Runs of an average side of the team's level: what does not hang on inning and score is decided by it. */
+export function averageValue(team: Pick<Team, 'id' | 'level' | 'playChanges' | 'ruleset'>): Value {
+  const level = levelFor(team.id, team.level, team.playChanges, team.ruleset.stealAllowed);
+  const { tables } = averageFor(team.id, level, rulesFor(team.id, team.ruleset), team.ruleset);
+  return byRuns(tables.ours.expectancies);
 }
 
 export interface OddsInView {

@@ -8,7 +8,7 @@ import {
 import { percent, hundredths } from '../../ui/index.ts';
 import { bandOf, type GambleHere } from './gambles.ts';
 import type { MapName } from './maps.ts';
-import type { AtThePlate, PlateChoice } from './plate.ts';
+import { NOTHING_KNOWN, type AtThePlate, type KnownHere, type PlateChoice } from './plate.ts';
 import type { Batter } from './sides.ts';
 import type { Situation } from './situation.ts';
 import type { OddsInView } from './useOdds.ts';
@@ -91,17 +91,19 @@ function bandText(needed: Needed): string {
 }
 
 /** What stands under a gamble: its doubt, what usually works, and the next batter. */
-export function gambleFacts({ needed, usual, next, isTie }: GambleHere): string[] {
+export function gambleFacts({ needed, usual, byPeople, next, isTie }: GambleHere): string[] {
   const facts = [bandText(needed)];
   if (isTie) facts.push('too close to call');
-  if (usual !== null) facts.push(`usually works ${percent(usual)}`);
+  if (usual !== null) {
+    facts.push(byPeople ? `these players ${percent(usual)}` : `usually works ${percent(usual)}`);
+  }
   if (next !== null) facts.push(`next batter ${neededText(next)}`);
   return facts.filter((fact) => fact !== '');
 }
 
 /** How the figure of a gamble comes about. */
 export function gambleHow(
-  { hold, safe, out, needed, usual, isTie }: GambleHere,
+  { hold, safe, out, needed, usual, byPeople, isTie }: GambleHere,
   by: Situation['by'],
 ): string {
   const [wins, costs] = [safe - hold, hold - out];
@@ -113,7 +115,12 @@ export function gambleHow(
       ? ` Safe wins ${said(wins)}, out costs ${said(costs)}: going is even when it works ${said(costs)} times in ${said(wins + costs)}.`
       : ' Being safe gains almost nothing here, or an out costs nothing.';
   const tie = isTie ? ' Both are too small to matter. Go by what you see.' : '';
-  const works = usual === null ? '' : ` At this level it works ${percent(usual)} of the time.`;
+  const works =
+    usual === null
+      ? ''
+      : byPeople
+        ? ` On a medium ball these players make it ${percent(usual)} of the time: see Bases.`
+        : ` At this level it works ${percent(usual)} of the time.`;
   return `${worths}${sum}${tie}${works}`;
 }
 
@@ -155,12 +162,18 @@ const RESTS: Record<PlateChoice, string> = {
 };
 
 /** How a choice at the plate comes about. */
+const BY_PEOPLE =
+  ' Worked out in Bunt for this bunter, these runners and the usual defense: see Bunt for where to put it.';
+
 export function plateHow(
   { choice, chosen, otherwise }: AtThePlate,
   by: Situation['by'],
   up: Batter | null,
+  known: KnownHere = NOTHING_KNOWN,
 ): string {
   const worths = `It is worth ${worthText(chosen, by)} to the side at bat, ${AGAINST[choice]} ${worthText(otherwise, by)}.`;
+  if (choice === 'squeeze' && known.squeeze) return worths + BY_PEOPLE;
+  if (choice === 'sacrifice' && known.bunt) return worths + BY_PEOPLE;
   if (choice !== 'sacrifice') return worths + RESTS[choice];
   const { buntTries = 0, buntsGood = 0 } = up?.record ?? {};
   const bunts = up

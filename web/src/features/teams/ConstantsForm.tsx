@@ -21,6 +21,12 @@ interface OneConstant extends LevelConstant {
 /** Fields cannot have a point in their name. */
 const fieldOf = (path: string): string => path.replaceAll('.', '_');
 
+/** Shares say their range, factors say nothing, all else its unit. */
+function labelOf(name: string, unit: LevelConstant['unit'], max: number): string {
+  if (unit !== 'share') return `${name}, ${unit}`;
+  return max <= 1 ? `${name}, 0 to 1` : name;
+}
+
 /** Constants that a team may set for itself; a blank field keeps what is typical. */
 export function ConstantsForm({
   title,
@@ -72,10 +78,10 @@ export function ConstantsForm({
         <p>{intro}</p>
         {!isOwner && <p className="quiet">Only the team owner can change these.</p>}
         <fieldset disabled={!isOwner} className="rules-fields">
-          {constants.map(({ path, name, unit, note, usual }) => (
+          {constants.map(({ path, name, unit, note, max, usual }) => (
             <FormField
               key={path}
-              label={unit === 'share' ? name : `${name}, ${unit}`}
+              label={labelOf(name, unit, max)}
               hint={note}
               error={errorOf(path)}
             >

@@ -11,7 +11,7 @@ const GRADE_TEXT: Record<Grade, string> = {
 const PARTS = ['bunts', 'bases'] as const;
 const PART_TEXT = { bunts: 'Bunt', bases: 'Bases' } as const;
 
-/** What Bunt and Bases are reckoned with, how well each is known, and a team's own numbers in its place. */
+/** The constants of Bunt and Bases, how well each is known, and a team's own numbers in its place. */
 export function FieldPage() {
   const team = useTeam();
   const { role: _role, version: _version, ...draft } = team;

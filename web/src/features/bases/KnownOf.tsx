@@ -1,0 +1,103 @@
+import {
+  OUTFIELD,
+  planTag,
+  sendChance,
+  type Outfielder,
+  type Send,
+  type SendQuestion,
+} from '@bradyon/core/bases';
+import type { Gamble } from '@bradyon/core/innings';
+import type { Person } from '@bradyon/core/people';
+import type { ReactNode } from 'react';
+import { useKnownBunt, type KnownBunt } from '../bunts/index.ts';
+import type { OddsInView } from '../innings/index.ts';
+import { usePlaying } from '../people/index.ts';
+import { useTeam } from '../teams/index.ts';
+import { useBases, type BasesInView } from './useBases.ts';
+
+/** What these people are good for: a bunt, and how often each send and tag works. */
+export interface KnownPeople extends KnownBunt {
+  works: Partial<Record<Gamble, number>>;
+}
+
+const DEGREES: Record<Outfielder, number> = { LF: 70, CF: 45, RF: 20 };
+/** Caught a little in front of where he plays. Judgment. */
+const CAUGHT_AT = 0.9;
+const TAGS = { 1: 'tagFirstToSecond', 2: 'tagSecondToThird', 3: 'tagThirdToHome' } as const;
+
+/** Bunts, sends and tags by whoever is up and on, for the page of the odds. */
+export function KnownOf({
+  view: { situation, order, up },
+  children,
+}: {
+  view: OddsInView;
+  children: (known: KnownPeople) => ReactNode;
+}) {
+  const { id } = useTeam();
+  const { onField } = usePlaying(id);
+  const bases = useBases();
+  const ours = situation.batting === 'we' && order.length > 0;
+  const known = useKnownBunt({
+    bases: situation.bases,
+    outs: situation.outs,
+    batter: ours ? (up?.person ?? null) : null,
+    on: bases.on,
+    pitcherThrows: onField.pitcher?.throws ?? 'right',
+  });
+  return children({ ...known, works: ours && !bases.isLoading ? worksFor(bases) : {} });
+}
+
+/** On a medium single, or a fly ball a little in front of him, to each field alike. */
+function worksFor(view: BasesInView): KnownPeople['works'] {
+  const { situation, on } = view;
+  const outs = situation.outs as 0 | 1 | 2;
+  const works: KnownPeople['works'] = {};
+  const toAll = (chance: (fielder: Outfielder) => number): number =>
+    OUTFIELD.reduce((sum, fielder) => sum + chance(fielder), 0) / OUTFIELD.length;
+  const send = (kind: Send, runner: Person): number =>
+    toAll((fielder) => sendChance(sendOf(view, kind, runner, fielder)));
+  if (on[2]) works.secondToHomeOnSingle = send('secondToHome', on[2]);
+  if (on[1] && !on[2]) works.firstToThirdOnSingle = send('firstToThird', on[1]);
+  if (outs === 2) return works;
+  for (const from of [1, 2, 3] as const) {
+    const runner = on[from];
+    if (!runner) continue;
+    works[TAGS[from]] = toAll(
+      (fielder) =>
+        planTag({
+          from,
+          bases: situation.bases,
+          outs,
+          ruleset: view.team.ruleset,
+          figures: view.figures,
+          degrees: DEGREES[fielder],
+          feet: view.figures.outfieldDepth * CAUGHT_AT,
+          momentum: 0.5,
+          armMph: view.armOf(fielder, 'timed').mph,
+          seen: 'ownEyes',
+          runner: view.gaitOf(runner),
+          value: view.value,
+        }).safe,
+    );
+  }
+  return works;
+}
+
+function sendOf(view: BasesInView, send: Send, runner: Person, fielder: Outfielder): SendQuestion {
+  return {
+    send,
+    bases: view.situation.bases,
+    outs: view.situation.outs as 0 | 1 | 2,
+    ruleset: view.team.ruleset,
+    figures: view.figures,
+    degrees: DEGREES[fielder],
+    hit: 'medium',
+    outfielderAt: view.spotOf(fielder),
+    approach: 'standing',
+    bobbled: null,
+    armMph: view.armOf(fielder, 'timed').mph,
+    cutoff: true,
+    runner: view.gaitOf(runner),
+    value: view.value,
+  };
+}
