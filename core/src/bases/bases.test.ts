@@ -68,6 +68,48 @@ describe('shared functions', () => {
   });
 });
 
+describe('the constants', () => {
+  it('are those of the figures computed elsewhere', () => {
+    const { SEND, TAG } = tagups.constants;
+    expect(sends.constants).toEqual(SEND);
+    expect(figures).toMatchObject({
+      transferSeconds: SEND.transfer,
+      chargeSeconds: SEND.momentum,
+      bobbleSeconds: SEND.bobble,
+      relaySeconds: SEND.relay,
+      tagSeconds: SEND.tag,
+      aimSpread: SEND.sdAim,
+      onLineFeet: SEND.onFt,
+      wideFeet: SEND.wideFt,
+      wideSeconds: SEND.wideDelay,
+      runSdSeconds: SEND.sR,
+      defenceSdSeconds: SEND.sD,
+      throwSdSeconds: SEND.sX,
+      seenSdSeconds: SEND.sP,
+      coachSeconds: SEND.coach,
+      stopBrake: SEND.brake,
+      stopTurnSeconds: SEND.turn,
+      backSpeed: SEND.back,
+      defenceReadSeconds: SEND.read,
+      redirectSeconds: SEND.redirect,
+      stopMargin: SEND.margin,
+      turnSeconds: SEND.turnFull,
+      controlledTurnSeconds: SEND.turnCtl,
+      controlledSpeed: SEND.ctlSpeed,
+      controlledBrake: SEND.ctlBrake,
+      controlledFrom: SEND.ctlFrom,
+      bounceSpread: SEND.hopOff,
+      hesitation: SEND.hesitate,
+      trailThrough: SEND.trailThrough,
+      trailCut: SEND.trailCut,
+      catchSeconds: TAG.transfer,
+      ownEyesSeconds: TAG.self,
+      shoutSeconds: TAG.shout,
+    });
+    expect(TAG.momentum).toBe(figures.chargeSeconds);
+  });
+});
+
 describe('sends', () => {
   it.each(sends.cases)(
     'come to what was computed elsewhere: $sport, $bearingDeg, $ballV0',

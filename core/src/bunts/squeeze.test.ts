@@ -42,6 +42,8 @@ describe('the squeeze clock', () => {
       constants.missSafety,
       constants.popDouble,
     ]);
+    // Nobody waits for an early break here.
+    expect(constants.poEarlyHold).toBe(0);
     // Half of the most is pitched out where the show alone is half seen.
     const half = { breakSeconds: 5, showSeconds: -constants.po50 };
     expect(pitchOutChance(half, constants.rhpSees, figures)).toBeCloseTo(constants.poMax / 2, 6);
