@@ -1,6 +1,14 @@
 import type { ReactNode } from 'react';
-import { Choice, Failure, Folded, Loading, useTitle } from '../../ui/index.ts';
-import { Diamond, onText, OUT_TEXT, UpSelect } from '../innings/index.ts';
+import { Failure, Folded, Loading, useTitle } from '../../ui/index.ts';
+import {
+  Diamond,
+  FromChoice,
+  onText,
+  OUT_TEXT,
+  OutsChoice,
+  PlayForChoice,
+  UpSelect,
+} from '../innings/index.ts';
 import { FacingSelect } from '../people/index.ts';
 import { BasesTabs } from './BasesTabs.tsx';
 import { useBases, type BasesInView } from './useBases.ts';
@@ -40,38 +48,9 @@ export function BasesPage({
           />
           <div className="bases-set">
             <div className="control-row">
-              <Choice
-                label="Outs"
-                value={String(situation.outs)}
-                options={['0', '1', '2'].map((value) => ({ value, text: `${value} out` }))}
-                onChange={(outs) => {
-                  set({ outs: Number(outs) });
-                }}
-              />
-              {odds.hasGame && (
-                <Choice
-                  label="Situation"
-                  value={situation.from}
-                  options={[
-                    { value: 'hand', text: 'Set by hand' },
-                    { value: 'game', text: 'As in the game' },
-                  ]}
-                  onChange={(from) => {
-                    set({ from });
-                  }}
-                />
-              )}
-              <Choice
-                label="Play for"
-                value={situation.by}
-                options={[
-                  { value: 'win', text: 'The win' },
-                  { value: 'runs', text: 'Runs' },
-                ]}
-                onChange={(by) => {
-                  set({ by });
-                }}
-              />
+              <OutsChoice {...odds} />
+              <FromChoice {...odds} />
+              <PlayForChoice {...odds} />
               {odds.order.length > 0 && <UpSelect label="Up" view={odds} />}
               <FacingSelect />
             </div>

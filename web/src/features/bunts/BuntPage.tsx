@@ -1,7 +1,15 @@
 import { SURFACES, type Strikes, type Surface } from '@bradyon/core/bunts';
 import { useId, type ReactNode } from 'react';
 import { Choice, Empty, Failure, Folded, Loading, PickOne, useTitle } from '../../ui/index.ts';
-import { Diamond, onText, OUT_TEXT, UpSelect } from '../innings/index.ts';
+import {
+  Diamond,
+  FromChoice,
+  onText,
+  OUT_TEXT,
+  OutsChoice,
+  PlayForChoice,
+  UpSelect,
+} from '../innings/index.ts';
 import { useBuntDraft, useSurface } from './buntStore.ts';
 import { BuntTabs } from './BuntTabs.tsx';
 import { useBunt, type BuntInView } from './useBunt.ts';
@@ -70,14 +78,7 @@ function Situation({ view, plays }: { view: BuntInView; plays: boolean }) {
       />
       <div className="bunt-set">
         <div className="control-row">
-          <Choice
-            label="Outs"
-            value={String(situation.outs)}
-            options={['0', '1', '2'].map((value) => ({ value, text: `${value} out` }))}
-            onChange={(outs) => {
-              set({ outs: Number(outs) });
-            }}
-          />
+          <OutsChoice {...odds} />
           <Choice
             label="Strikes"
             value={String(draft.strikes)}
@@ -89,30 +90,8 @@ function Situation({ view, plays }: { view: BuntInView; plays: boolean }) {
               useBuntDraft.setState({ strikes: Number(strikes) as Strikes });
             }}
           />
-          {odds.hasGame && (
-            <Choice
-              label="Situation"
-              value={situation.from}
-              options={[
-                { value: 'hand', text: 'Set by hand' },
-                { value: 'game', text: 'As in the game' },
-              ]}
-              onChange={(from) => {
-                set({ from });
-              }}
-            />
-          )}
-          <Choice
-            label="Play for"
-            value={situation.by}
-            options={[
-              { value: 'win', text: 'The win' },
-              { value: 'runs', text: 'Runs' },
-            ]}
-            onChange={(by) => {
-              set({ by });
-            }}
-          />
+          <FromChoice {...odds} />
+          <PlayForChoice {...odds} />
         </div>
         <div className="control-row">
           {plays && (

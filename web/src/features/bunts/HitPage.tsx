@@ -21,7 +21,8 @@ const COUNT_TEXT = ['No strikes', 'One strike', 'Two strikes'] as const;
 
 function Hit({ view }: { view: BuntInView }) {
   const isSoftball = view.team.ruleset.sport === 'softball';
-  const play: BuntPlay = view.draft.play === 'slap' && isSoftball ? 'slap' : 'hit';
+  const maySlap = view.plays.includes('slap');
+  const play: BuntPlay = view.draft.play === 'slap' && maySlap ? 'slap' : 'hit';
   const asked = { ...view.asked, play, skill: view.skillFor(view.odds.up?.person.id, play) };
   const { strikes: _strikes, ...same } = asked;
   const key = JSON.stringify(same);
@@ -40,7 +41,7 @@ function Hit({ view }: { view: BuntInView }) {
   return (
     <div className="bunt-two">
       <section className="card-box">
-        {isSoftball && (
+        {maySlap && (
           <Choice
             label="How"
             value={play}

@@ -60,7 +60,7 @@ function Alignments({ view }: { view: BuntInView }) {
     <div className="control-row bunt-alignments">
       <Choice
         label="Defense"
-        value={isMoved ? 'moved' : draft.alignment}
+        value={isMoved ? 'moved' : view.alignmentName}
         options={[
           ...ALIGNMENTS.filter((name) => name !== 'wheel' || both).map((value) => ({
             value,

@@ -123,28 +123,6 @@ function Counter({ person, bunters }: { person: Person; bunters: ReturnType<type
         options={BUNT_LANES.map((value) => ({ value, text: COUNTED_LANE_TEXT[value] }))}
         onChange={setAimed}
       />
-      <div className="control-row">
-        <Choice
-          label="Pace"
-          value={pace}
-          options={BUNT_PACES.map((value) => ({ value, text: PACE_TEXT[value] }))}
-          onChange={setPace}
-        />
-        <Choice
-          label="Pitch"
-          value={height}
-          options={PITCH_HEIGHTS.map((value) => ({ value, text: HEIGHT_TEXT[value] }))}
-          onChange={setHeight}
-        />
-        <PickOne
-          label="Style"
-          value={style}
-          options={BUNT_STYLES.map((value) => ({ value, text: STYLE_TEXT[value] }))}
-          onChange={(value) => {
-            setStyle(value as BuntStyle);
-          }}
-        />
-      </div>
       <h2>Where did it go?</h2>
       <div className="bunt-taps">
         {BUNT_LANES.map((lane) => (
@@ -186,6 +164,28 @@ function Counter({ person, bunters }: { person: Person; bunters: ReturnType<type
           Undo the last one
         </Button>
       )}
+      <div className="control-row">
+        <Choice
+          label="Pace"
+          value={pace}
+          options={BUNT_PACES.map((value) => ({ value, text: PACE_TEXT[value] }))}
+          onChange={setPace}
+        />
+        <Choice
+          label="Pitch"
+          value={height}
+          options={PITCH_HEIGHTS.map((value) => ({ value, text: HEIGHT_TEXT[value] }))}
+          onChange={setHeight}
+        />
+        <PickOne
+          label="Style"
+          value={style}
+          options={BUNT_STYLES.map((value) => ({ value, text: STYLE_TEXT[value] }))}
+          onChange={(value) => {
+            setStyle(value as BuntStyle);
+          }}
+        />
+      </div>
     </div>
   );
 }

@@ -11,7 +11,7 @@ import {
   type BuntQuestion,
 } from '@bradyon/core/bunts';
 import { tableOf, type Bases } from '@bradyon/core/innings';
-import type { Person } from '@bradyon/core/people';
+import type { Person, SideOfPlate } from '@bradyon/core/people';
 import type { Ruleset } from '@bradyon/core/rules';
 import type { Gait } from '@bradyon/core/sprint';
 import type { PersonId } from '@bradyon/core/units';
@@ -42,12 +42,17 @@ export function buntFigures({
 }
 
 /** The bunts that the bases, the outs and the sport leave, the usual one first. */
-function playsFor(bases: Bases, outs: number, sport: Ruleset['sport']): BuntPlay[] {
+export function playsFor(
+  bases: Bases,
+  outs: number,
+  { sport, bats }: { sport: Ruleset['sport']; bats: SideOfPlate },
+): BuntPlay[] {
   const plays: BuntPlay[] = [];
   if (outs < 2 && bases & 4) plays.push('safety', 'suicide');
   else if (outs < 2 && bases !== 0) plays.push('sacrifice');
   plays.push('hit');
-  if (sport === 'softball') plays.push('slap');
+  // Slaps are run from the left side.
+  if (sport === 'softball' && bats !== 'right') plays.push('slap');
   return plays;
 }
 
@@ -67,7 +72,10 @@ export function useBunt() {
   const situation = { ...odds.situation, batting: 'we' as const };
   const { bases } = situation;
   const outs = situation.outs as 0 | 1 | 2;
-  const plays = playsFor(bases, outs, team.ruleset.sport);
+  const plays = playsFor(bases, outs, {
+    sport: team.ruleset.sport,
+    bats: odds.up?.person.bats ?? 'switch',
+  });
   const play = plays.find((each) => each === draft.play) ?? plays[0] ?? 'hit';
   const { topSpeed, accelerationSeconds } = times.field.level;
   const gaitOf = (person: Person | undefined): Gait => {
@@ -83,7 +91,9 @@ export function useBunt() {
     }
     return runners;
   };
-  const usual = alignmentOf(draft.alignment, team.ruleset);
+  // A wheel is there only with first and second taken.
+  const alignmentName = draft.alignment === 'wheel' && (bases & 3) !== 3 ? 'in' : draft.alignment;
+  const usual = alignmentOf(alignmentName, team.ruleset);
   const alignment: Alignment = {
     ...usual,
     shortToThird: draft.shortToThird ?? usual.shortToThird,
@@ -118,6 +128,7 @@ export function useBunt() {
     odds,
     situation,
     draft,
+    alignmentName,
     surface,
     figures,
     plays,

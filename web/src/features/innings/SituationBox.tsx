@@ -4,6 +4,7 @@ import { FacingSelect } from '../people/index.ts';
 import { Diamond } from './Diamond.tsx';
 import { HalfChoice } from './HalfChoice.tsx';
 import { misfitOf } from './game.ts';
+import { FromChoice, OutsChoice, PlayForChoice } from './SituationChoices.tsx';
 import { UpSelect } from './UpSelect.tsx';
 import type { OddsInView } from './useOdds.ts';
 
@@ -12,7 +13,7 @@ const MOST_LEAD = 15;
 
 /** Where it stands, each part a tap away. */
 export function SituationBox({ view }: { view: OddsInView }) {
-  const { situation, set, game, order, hasGame } = view;
+  const { situation, set, game, order } = view;
   const misfit = misfitOf(game, situation);
   return (
     <section className="card-box odds-situation">
@@ -23,39 +24,10 @@ export function SituationBox({ view }: { view: OddsInView }) {
         }}
       />
       <div className="odds-set">
-        {hasGame && (
-          <Choice
-            label="Situation"
-            value={situation.from}
-            options={[
-              { value: 'hand', text: 'Set by hand' },
-              { value: 'game', text: 'As in the game' },
-            ]}
-            onChange={(from) => {
-              set({ from });
-            }}
-          />
-        )}
+        <FromChoice {...view} />
         <div className="control-row">
-          <Choice
-            label="Play for"
-            value={situation.by}
-            options={[
-              { value: 'win', text: 'The win' },
-              { value: 'runs', text: 'Runs' },
-            ]}
-            onChange={(by) => {
-              set({ by });
-            }}
-          />
-          <Choice
-            label="Outs"
-            value={String(situation.outs)}
-            options={['0', '1', '2'].map((value) => ({ value, text: `${value} out` }))}
-            onChange={(outs) => {
-              set({ outs: Number(outs) });
-            }}
-          />
+          <PlayForChoice {...view} />
+          <OutsChoice {...view} />
           <HalfChoice view={view} />
           <Choice
             label="At bat"

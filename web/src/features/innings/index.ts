@@ -10,3 +10,4 @@ export { onText, OUT_TEXT, situationWords } from './situationWords.ts';
 export { UpSelect } from './UpSelect.tsx';
 export { averageValue, useOdds, type OddsInView } from './useOdds.ts';
 export { peopleOn } from './sides.ts';
+export { FromChoice, OutsChoice, PlayForChoice } from './SituationChoices.tsx';
