@@ -1,4 +1,5 @@
 import { Coach } from './pages/coach.ts';
+import { moveDownByKeys } from './pages/sortable.ts';
 import { expect, test } from './pages/test.ts';
 
 test('a situation says what it is worth and what a steal needs, and Steal asks for that', async ({
@@ -102,16 +103,7 @@ test('a line-up is moved by hand and by keys, a season pulls a batter, and the r
 
   // By the keys: the first down two places.
   const first = await names.first().innerText();
-  await page.getByRole('button', { name: /^Move .*, batting 1$/ }).focus();
-  const spoken = page.locator('[id^=DndLiveRegion]');
-  await page.keyboard.press('Space');
-  await expect(page.locator('.sortable-moving')).toHaveCount(1);
-  for (let place = 0; place < 2; place += 1) {
-    const said = await spoken.innerText();
-    await page.keyboard.press('ArrowDown');
-    await expect(spoken).not.toHaveText(said);
-  }
-  await page.keyboard.press('Space');
+  await moveDownByKeys(page, /^Move .*, batting 1$/, 2);
   await expect(names.nth(2)).toHaveText(first, { useInnerText: true });
   await expect.poll(facts).not.toBe(before);
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -164,6 +156,9 @@ test('your best choices follow who is up and the score, and print on one page', 
   await page.getByRole('link', { name: 'Best choices' }).click();
   const card = page.getByRole('article', { name: 'Best choices' });
   await expect(card.getByText(/top of inning 6, Ines Okafor up/)).toBeVisible();
+  // Bunts of the season first; then, batter by batter, those on the field.
+  await expect(card.getByText(/^Bunts are worked out from each batter/)).toBeVisible();
+  await expect(card.locator('.best-card')).toHaveAttribute('aria-busy', 'false');
   // The quick leadoff batter is on base ahead: sent.
   await expect(card.getByText('steal 2nd').first()).toBeVisible();
   // Ahead of the leadoff batter comes the catcher, who is hardly ever safe: only rows with a choice are left.

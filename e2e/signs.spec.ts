@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { GameDay, stands } from './pages/gameDay.ts';
+import { moveDownByKeys } from './pages/sortable.ts';
 import { expect, test } from './pages/test.ts';
 
 // A phone that asks what it may not is refused, and the browser notes it.
@@ -92,11 +93,7 @@ test('a list that is counted is put in order by the keys', async ({ page }) => {
     .click();
   const list = page.locator('.signs-list li');
   await expect(list.first()).toContainText('Steal');
-  await page.getByRole('button', { name: 'Move Steal, number 1' }).focus();
-  await page.keyboard.press('Space');
-  await expect(page.locator('.sortable-moving')).toHaveCount(1);
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('Space');
+  await moveDownByKeys(page, 'Move Steal, number 1', 1);
   await expect(list.first()).toContainText('Bunt');
   await expect(list.nth(1)).toContainText('Steal');
 });

@@ -69,7 +69,13 @@ const work: RouteObject[] = [
     ]);
     return () => <OddsPage Known={KnownOf} />;
   }),
-  screen('innings/best', async () => (await import('./features/innings/BestPage.tsx')).BestPage),
+  screen('innings/best', async () => {
+    const [{ BestPage }, { KnownBuntsOf }] = await Promise.all([
+      import('./features/innings/BestPage.tsx'),
+      import('./features/bunts/KnownBuntsOf.tsx'),
+    ]);
+    return () => <BestPage Known={KnownBuntsOf} />;
+  }),
   screen('innings/rates', async () => (await import('./features/innings/RatesPage.tsx')).RatesPage),
   screen(
     'innings/lineup',

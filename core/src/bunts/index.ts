@@ -68,4 +68,4 @@ export {
   squeezeWorth,
   type SqueezeTable,
 } from './squeezeTable.ts';
-export { sacrificeOutcomes, squeezeOutcomes } from './outcomes.ts';
+export { knownBunt, sacrificeOutcomes, squeezeOutcomes } from './outcomes.ts';

@@ -25,6 +25,7 @@ import {
   rolledAfter,
   rollFeet,
   rollSeconds,
+  knownBunt,
   sacrificeOutcomes,
   squeezeOutcomes,
   skillOf,
@@ -404,6 +405,20 @@ describe('outcomes for the odds', () => {
         for (const share of Object.values(squeeze)) expect(share).toBeGreaterThanOrEqual(-1e-9);
       }
     }
+  });
+
+  it('are of a sacrifice or of a squeeze, whichever is asked, and a quick runner is out less often', () => {
+    const quick = { topSpeed: 29.5, accelerationSeconds: 0.7 };
+    const slow = { topSpeed: 23.5, accelerationSeconds: 0.9 };
+    const onFirst = (gait: typeof quick) =>
+      knownBunt(question({ play: 'sacrifice', bases: 1, runners: { 1: gait } }));
+    expect(onFirst(quick).squeeze).toBeNull();
+    expect(onFirst(quick).bunt?.leadOut).toBeLessThan((onFirst(slow).bunt?.leadOut ?? 0) - 0.01);
+    const onThird = (pitcherThrows: 'left' | 'right') =>
+      knownBunt(question({ play: 'suicide', bases: 4, runners: { 3: quick }, pitcherThrows }));
+    expect(onThird('right').bunt).toBeNull();
+    // A left-hander has the runner in the back: pitched out less often.
+    expect(onThird('left').squeeze?.missed).toBeLessThan(onThird('right').squeeze?.missed ?? 0);
   });
 
   it('move more runners against a defense that stays back', () => {

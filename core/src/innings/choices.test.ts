@@ -23,7 +23,9 @@ import {
   walkValue,
   winBook,
   type BattingRates,
+  type Chain,
   type Gamble,
+  type KnownBunt,
   type SqueezeOutcomes,
   type Tactics,
 } from './index.ts';
@@ -117,6 +119,31 @@ describe('best choices', () => {
     expect(first(2).action).toBe('bunt');
     expect(first(1).gain).toBe(0);
     expect(first(2).gain).toBeGreaterThan(0.01);
+  });
+
+  it('take the bunts of the people who are there, each where it is known', () => {
+    const sure = { ...level.bunt, success: 1 - level.bunt.swingAway, leadOut: 0, safe: 0 };
+    const bunt = { ...sure, popOut: 0, popDouble: 0, strikeout: 0 };
+    const squeeze = { ...USUAL_SQUEEZE, scored: 1, scoredAndSafe: 0, outAtHome: 0, missed: 0 };
+    const run = { ...squeeze, foul: 0, popDouble: 0, popOut: 0 };
+    const [first, third, behind] = [baseOut(1, 0), baseOut(4, 1), baseOut(4, 2)];
+    const known: KnownBunt[] = [];
+    known[first] = { bunt, squeeze: null };
+    known[third] = { bunt: null, squeeze: run };
+    known[behind] = { bunt: null, squeeze: run };
+    const own = tacticsOf(level, level.bunt, 1, usual, USUAL_SQUEEZE, known);
+    const plain = tacticsOf(level, level.bunt, 1, usual, USUAL_SQUEEZE);
+    const share = (steps: Chain[number] | undefined, to: number) =>
+      steps?.reduce((sum, step) => sum + (step.to === to ? step.chance : 0), 0);
+    expect(share(own.bunt[first], baseOut(2, 1))).toBeGreaterThan(
+      (share(plain.bunt[first], baseOut(2, 1)) ?? 0) + 0.1,
+    );
+    expect(share(own.bunt[third], baseOut(0, 2))).toBeCloseTo(1, 12);
+    // Where nothing is known, and with two out, all stays as it was.
+    for (let state = 0; state < 24; state += 1) {
+      if (state === first || state === third) continue;
+      expect(own.bunt[state]).toEqual(plain.bunt[state]);
+    }
   });
 
   it('never do worse than swinging away all game', () => {

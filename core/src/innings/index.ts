@@ -10,6 +10,7 @@ export {
   type BattingRates,
   type BuntOutcomes,
   type ContactShares,
+  type KnownBunt,
   type SqueezeOutcomes,
 } from './rates.ts';
 export { runDistributions, runExpectancies, scoringChances } from './runs.ts';

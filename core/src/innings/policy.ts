@@ -1,6 +1,6 @@
 import { chainOf, type Batting, type Chain } from './chain.ts';
-import type { BuntOutcomes, SqueezeOutcomes } from './rates.ts';
-import { sacrificeChain } from './sacrifice.ts';
+import type { BuntOutcomes, KnownBunt, SqueezeOutcomes } from './rates.ts';
+import { sacrificeChain, sacrificeFrom } from './sacrifice.ts';
 import { squeezeFrom } from './squeeze.ts';
 import {
   baseOut,
@@ -42,6 +42,7 @@ export interface Tactics {
  * @param outcomes of a sacrifice
  * @param squeeze what a bunt comes to with somebody on third and fewer than two out; without it a
  *   sacrifice is taken for it, which it is not
+ * @param known by state: what a bunt by the people who are there comes to, in place of both
  */
 export function tacticsOf(
   batting: Batting,
@@ -49,19 +50,23 @@ export function tacticsOf(
   twoStrikeFactor: number,
   steals: StealChances,
   squeeze?: SqueezeOutcomes,
+  known: readonly (KnownBunt | null | undefined)[] = [],
 ): Tactics {
   const still = {
     ...batting,
     advance: { ...batting.advance, stealSecondTry: 0, stealThirdTry: 0 },
   };
-  const sacrifice = sacrificeChain(outcomes, still, twoStrikeFactor);
+  const usual = sacrificeChain(outcomes, still, twoStrikeFactor);
   return {
     swing: chainOf(still),
-    bunt: sacrifice.map((steps, state) =>
-      squeeze && outsOf(state) < 2 && basesOf(state) & THIRD
-        ? squeezeFrom(state, squeeze, still)
-        : steps,
-    ),
+    bunt: usual.map((steps, state) => {
+      const own = known[state];
+      if (outsOf(state) === 2 || !(basesOf(state) & THIRD)) {
+        return own?.bunt ? sacrificeFrom(state, own.bunt, still, twoStrikeFactor) : steps;
+      }
+      const squeezed = own?.squeeze ?? squeeze;
+      return squeezed ? squeezeFrom(state, squeezed, still) : steps;
+    }),
     steals,
   };
 }

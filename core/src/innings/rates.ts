@@ -89,6 +89,12 @@ export interface SqueezeOutcomes {
   popOut: number;
 }
 
+/** What a bunt by the people who are there comes to; null: nobody asked for that kind of bunt. */
+export interface KnownBunt {
+  bunt: BuntOutcomes | null;
+  squeeze: SqueezeOutcomes | null;
+}
+
 /** Of a ball on the ground with a runner on third only: shares 0..1. */
 export interface ContactShares {
   /** It gets through. */

@@ -6,10 +6,10 @@ import {
   type Send,
   type SendQuestion,
 } from '@bradyon/core/bases';
-import type { Gamble } from '@bradyon/core/innings';
+import type { Gamble, KnownBunt } from '@bradyon/core/innings';
 import type { Person } from '@bradyon/core/people';
 import type { ReactNode } from 'react';
-import { useKnownBunt, type KnownBunt } from '../bunts/index.ts';
+import { useKnownBunt } from '../bunts/index.ts';
 import type { OddsInView } from '../innings/index.ts';
 import { usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';

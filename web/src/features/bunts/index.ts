@@ -1,3 +1,2 @@
 export { useBunters } from './useBunters.ts';
 export { useKnownBunt } from './useKnownBunt.ts';
-export type { KnownBunt } from './bunts.worker.ts';

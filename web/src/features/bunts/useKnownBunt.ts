@@ -1,13 +1,13 @@
 import { alignmentOf, skillOf } from '@bradyon/core/bunts';
-import { tableOf, type Bases } from '@bradyon/core/innings';
+import { baseOut, tableOf, type Bases, type KnownBunt } from '@bradyon/core/innings';
 import type { Hand, Person } from '@bradyon/core/people';
 import type { Gait } from '@bradyon/core/sprint';
-import { useQuery } from '@tanstack/react-query';
-import { averageValue } from '../innings/index.ts';
+import { useQueries, useQuery } from '@tanstack/react-query';
+import { averageValue, peopleOn, type Batter, type KnownByBatter } from '../innings/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { useTimes } from '../timing/index.ts';
 import { useSurface } from './buntStore.ts';
-import type { AskedBunt, KnownBunt } from './bunts.worker.ts';
+import type { AskedBunt } from './bunts.worker.ts';
 import { inBuntWorker } from './heavy.ts';
 import { buntFigures, KEPT } from './useBunt.ts';
 import { useBunters } from './useBunters.ts';
@@ -24,61 +24,90 @@ interface BuntersHere {
 }
 
 /**
- * What a sacrifice or a squeeze by these people comes to, in place of the level's shares; nothing until it is
- * worked out, or where somebody is not known, or nobody may bunt.
+ * What has to be worked out to know what a bunt by these people comes to; null where somebody is not known, or
+ * nobody may bunt.
  */
-export function useKnownBunt({ bases, outs, batter, on, pitcherThrows }: BuntersHere): KnownBunt {
+function useAsking(): (here: BuntersHere) => AskedBunt | null {
   const team = useTeam();
   const times = useTimes(team);
   // Whoever came in by the code of a game sees no records of players.
   const bunters = useBunters(team.id, team.role !== 'guest');
   const { surface } = useSurface();
-  const average = averageValue(team);
+  // Where to put it hardly depends on inning and score: by runs it is asked once for many.
+  const values = tableOf(averageValue(team));
+  const figures = buntFigures(team);
   const { ruleset } = team;
-  const runners: AskedBunt['runners'] = {};
-  for (const base of [1, 2, 3] as const) {
-    const person = on[base];
-    if (person && bases & (1 << (base - 1))) runners[base] = gaitOf(person);
-  }
-  function gaitOf(person: Person): Gait {
+  const gaitOf = (person: Person): Gait => {
     const { topSpeed, accelerationSeconds } = times.runner(person).fit;
     return { topSpeed, accelerationSeconds };
-  }
-  const areKnown = [1, 2, 3].filter((base) => bases & (1 << (base - 1))).length;
-  const isAsked =
-    ruleset.buntAllowed &&
-    batter !== null &&
-    outs < 2 &&
-    bases !== 0 &&
-    Object.keys(runners).length === areKnown &&
-    !times.isLoading;
-  const play = bases & 4 ? 'suicide' : 'sacrifice';
-  const figures = buntFigures(team);
-  const usual = alignmentOf(bases & 1 && !(bases & 2) ? 'holding' : 'in', ruleset);
-  const asked: AskedBunt | null = isAsked
-    ? {
-        play,
-        bases,
-        outs: outs as 0 | 1,
-        strikes: 0,
-        ruleset,
-        figures,
-        surface,
-        alignment: usual,
-        pitcherThrows,
-        batter: gaitOf(batter),
-        runners,
-        skill: bunters.skill(batter.id, skillOf(figures, play)).skill,
-        breakSeconds: ruleset.leadRule === 'open' ? -0.1 : figures.releaseSeconds,
-        // Where to put it hardly depends on inning and score: by runs it is asked once for many.
-        values: tableOf(average),
-      }
-    : null;
-  const { data } = useQuery({
-    queryKey: ['known bunt', JSON.stringify(asked)],
-    queryFn: () => (asked ? inBuntWorker((heavy) => heavy.outcomes(asked)) : NOTHING),
-    enabled: asked !== null,
+  };
+  return ({ bases, outs, batter, on, pitcherThrows }) => {
+    if (!ruleset.buntAllowed || times.isLoading || !batter || outs >= 2 || bases === 0) return null;
+    const runners: AskedBunt['runners'] = {};
+    for (const base of [1, 2, 3] as const) {
+      if (!(bases & (1 << (base - 1)))) continue;
+      const person = on[base];
+      if (!person) return null;
+      runners[base] = gaitOf(person);
+    }
+    const play = bases & 4 ? 'suicide' : 'sacrifice';
+    return {
+      play,
+      bases,
+      outs: outs as 0 | 1,
+      strikes: 0,
+      ruleset,
+      figures,
+      surface,
+      alignment: alignmentOf(bases & 1 && !(bases & 2) ? 'holding' : 'in', ruleset),
+      pitcherThrows,
+      batter: gaitOf(batter),
+      runners,
+      skill: bunters.skill(batter.id, skillOf(figures, play)).skill,
+      breakSeconds: ruleset.leadRule === 'open' ? -0.1 : figures.releaseSeconds,
+      values,
+    };
+  };
+}
+
+/** The query for one list of questions: nothing to do where none is asked. */
+function outcomesOf(asked: (AskedBunt | null)[]) {
+  return {
+    queryKey: ['known bunts', JSON.stringify(asked)],
+    queryFn: () => inBuntWorker((heavy) => heavy.outcomes(asked)),
+    enabled: asked.some((each) => each !== null),
     ...KEPT,
+  };
+}
+
+/**
+ * What a sacrifice or a squeeze by these people comes to, in place of the level's shares; nothing until it is
+ * worked out, or where somebody is not known, or nobody may bunt.
+ */
+export function useKnownBunt(here: BuntersHere): KnownBunt {
+  const asked = useAsking()(here);
+  const { data } = useQuery(outcomesOf([asked]));
+  return (asked && data?.[0]) ?? NOTHING;
+}
+
+/** What bunts come to with each batter of the order up, those before on base. */
+export function useKnownBunts(order: readonly Batter[], pitcherThrows: Hand): KnownByBatter {
+  const ask = useAsking();
+  const questions = order.map(({ person: batter }, spot) => {
+    const asked: (AskedBunt | null)[] = [];
+    for (let bases = 1; bases <= 7; bases += 1) {
+      for (const outs of [0, 1]) {
+        const on = peopleOn(order, spot, bases);
+        asked[baseOut(bases, outs)] = ask({ bases, outs, batter, on, pitcherThrows });
+      }
+    }
+    return Array.from(asked, (each) => each ?? null);
   });
-  return (asked && data) ?? NOTHING;
+  const answers = useQueries({ queries: questions.map(outcomesOf) });
+  const asked = questions.filter((each) => each.some((question) => question !== null)).length;
+  return {
+    bySpot: answers.map(({ data }) => data ?? []),
+    done: answers.filter(({ isSuccess }) => isSuccess).length,
+    of: asked,
+  };
 }

@@ -1,10 +1,10 @@
 import { lastOwnInning, type StealChances } from '@bradyon/core/innings';
-import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState, type ComponentType, type ReactNode } from 'react';
 import { Choice, Failure, Folded, How, Loading, Sheet, Stepper, useTitle } from '../../ui/index.ts';
 import { CatcherSelect, FacingSelect, PitcherSelect } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { MOST_LEAD } from './best.ts';
+import { MOST_LEAD, type KnownByBatter } from './best.ts';
 import { BestCard, type Columns } from './BestCard.tsx';
 import { HalfChoice } from './HalfChoice.tsx';
 import { inWorker } from './heavy.ts';
@@ -16,15 +16,20 @@ import { scoreText } from './situationWords.ts';
 import { useStealChances } from './useStealChances.ts';
 
 /** The best choice in each state of bases and outs, by score or by who is up: a card for the bench. */
-export function BestPage() {
+export function BestPage({
+  Known,
+}: {
+  /** Works out the bunts by these people; it stands above this feature and is handed in. */
+  Known: ComponentType<{ view: OddsInView; children: (known: KnownByBatter) => ReactNode }>;
+}) {
   useTitle('Best choices');
   const view = useOdds();
   if (view.error) return <Failure error={view.error} retry={view.retry} />;
   if (view.isLoading) return <Loading what="your lineup" />;
-  return <Choices view={view} />;
+  return <Known view={view}>{(known) => <Choices view={view} known={known} />}</Known>;
 }
 
-function Choices({ view }: { view: OddsInView }) {
+function Choices({ view, known }: { view: OddsInView; known: KnownByBatter }) {
   const team = useTeam();
   const { game, situation, set, order, up, level, theirs } = view;
   const [columns, setColumns] = useState<Columns>('leads');
@@ -43,7 +48,10 @@ function Choices({ view }: { view: OddsInView }) {
     weAreHome: situation.half === 'bottom',
     bunts: isLineup ? order.map(({ bunt }) => bunt) : [level.bunt],
     steals: steals ?? [],
+    // All at once: a card with the bunts of some batters only would compare what cannot be compared.
+    knownBunts: isLineup && known.done === known.of ? known.bySpot : [],
   };
+  const waits = isLineup && known.done < known.of;
   const best = useQuery({
     queryKey: ['best', team.id, asked],
     queryFn: () => inWorker((heavy) => heavy.bestChoices(asked)),
@@ -51,6 +59,8 @@ function Choices({ view }: { view: OddsInView }) {
     gcTime: 10 * 60_000,
     networkMode: 'always',
     structuralSharing: false,
+    // The card of before stands, marked as such, until the one with the people's bunts is there.
+    placeholderData: keepPreviousData,
     meta: { onlyHere: true },
   });
   return (
@@ -113,14 +123,30 @@ function Choices({ view }: { view: OddsInView }) {
       ) : best.data ? (
         <Sheet title="Best choices">
           {(paper) => (
-            <BestCard
-              paper={paper}
-              view={view}
-              best={best.data}
-              columns={columns}
-              steals={steals}
-              up={isLineup ? up : null}
-            />
+            <div
+              className="best-card"
+              aria-busy={waits || best.isPlaceholderData || !view.isCurrent}
+            >
+              {waits && (
+                <p role="status" className="quiet">
+                  Working out bunts by batter: {known.done} of {known.of}. Until then they are by
+                  season.
+                </p>
+              )}
+              <BestCard
+                paper={paper}
+                view={view}
+                best={best.data}
+                columns={columns}
+                steals={steals}
+                up={isLineup ? up : null}
+              />
+              {game.allowed.buntAllowed && (
+                <p>
+                  <small>{buntsText(known, isLineup)}</small>
+                </p>
+              )}
+            </div>
           )}
         </Sheet>
       ) : (
@@ -130,12 +156,20 @@ function Choices({ view }: { view: OddsInView }) {
         <p>
           For every spot in the game we try each choice and play on from there, with both teams at
           their best. The choice that wins most often is shown. Runners use their own chances from
-          Steal, and batters use their own bunting. A bunt with a runner on third is a squeeze.
-          Brackets mean too close to call.
+          Steal. Bunts are worked out on the field from the batter’s speed and bunting record and
+          from who is on base. A bunt with a runner on third is a squeeze. Brackets mean too close
+          to call.
         </p>
       </How>
     </>
   );
+}
+
+/** Which figures the bunts rest on. */
+function buntsText({ done, of }: KnownByBatter, isLineup: boolean): string {
+  if (!isLineup) return 'Bunts are typical of the level.';
+  if (of === 0 || done < of) return 'Bunts are by each batter’s season.';
+  return 'Bunts are worked out from each batter’s speed and record and from who is on base.';
 }
 
 function averageOf(all: readonly StealChances[]): StealChances {

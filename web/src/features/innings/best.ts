@@ -7,10 +7,20 @@ import {
   type Action,
   type BaseOut,
   type BuntOutcomes,
+  type KnownBunt,
   type StealChances,
   type Tactics,
 } from '@bradyon/core/innings';
 import type { GameAsked } from './game.ts';
+
+/** What bunts come to with each batter up, as far as it is worked out. */
+export interface KnownByBatter {
+  /** By spot and state; empty for a batter who is still to come, or of whom nothing can be known. */
+  bySpot: (KnownBunt | null)[][];
+  /** How many batters are worked out, of how many. */
+  done: number;
+  of: number;
+}
 
 /** A game, and what of ours there is to choose from with each batter up. */
 export interface BestAsked {
@@ -19,6 +29,7 @@ export interface BestAsked {
   /** By spot, as many as the game has of ours; of the level where there is none. */
   bunts: BuntOutcomes[];
   steals: StealChances[];
+  knownBunts: KnownByBatter['bySpot'];
 }
 
 /** The best of ours in every inning, lead, spot and state: plain data, read with bestAt. */
@@ -60,7 +71,7 @@ function cellOf(
 }
 
 /** Both sides choose as well as they can: theirs with what is usual at the level. */
-export function bestChoices({ game, weAreHome, bunts, steals }: BestAsked): BestTable {
+export function bestChoices({ game, weAreHome, bunts, steals, knownBunts }: BestAsked): BestTable {
   const { level, rules, allowed } = game;
   const { stealSecondSafe: second, stealThirdSafe: third } = level.advance;
   const usual: StealChances = { second, third, double: third };
@@ -68,8 +79,10 @@ export function bestChoices({ game, weAreHome, bunts, steals }: BestAsked): Best
     rates: GameAsked['theirs'],
     bunt: BuntOutcomes,
     chances: StealChances,
+    known?: (KnownBunt | null)[],
   ): Tactics => {
-    const all = tacticsOf({ ...level, rates }, bunt, level.twoStrikeFactor, chances, level.squeeze);
+    const { twoStrikeFactor, squeeze } = level;
+    const all = tacticsOf({ ...level, rates }, bunt, twoStrikeFactor, chances, squeeze, known);
     // What the rules forbid is worth no more than swinging away.
     return {
       swing: all.swing,
@@ -78,7 +91,7 @@ export function bestChoices({ game, weAreHome, bunts, steals }: BestAsked): Best
     };
   };
   const ours = game.ours.map((rates, spot) =>
-    tactics(rates, bunts[spot] ?? level.bunt, steals[spot] ?? usual),
+    tactics(rates, bunts[spot] ?? level.bunt, steals[spot] ?? usual, knownBunts[spot]),
   );
   const theirs = [tactics(game.theirs, level.bunt, usual)];
   const [home, away] = weAreHome ? [ours, theirs] : [theirs, ours];

@@ -5,6 +5,7 @@ import {
   sacrificeFrom,
   testSayings,
   type BattingRates,
+  type KnownBunt,
 } from '@bradyon/core/innings';
 import { PRESETS } from '@bradyon/core/rules';
 import { describe, expect, it } from 'vitest';
@@ -181,7 +182,13 @@ describe('what may be tried', () => {
     const gambles = gamblesHere(strict, { ...situation, bases: 5 }).map(({ gamble }) => gamble);
     expect(gambles).not.toContain('stealHome');
     expect(platesHere(strict, situation, null).map(({ choice }) => choice)).toEqual(['walk']);
-    const table = bestChoices({ game: strict, weAreHome: true, bunts: [], steals: [] });
+    const table = bestChoices({
+      game: strict,
+      weAreHome: true,
+      bunts: [],
+      steals: [],
+      knownBunts: [],
+    });
     expect(new Set(table.actions)).toEqual(new Set([0]));
   });
 
@@ -194,6 +201,7 @@ describe('what may be tried', () => {
         { second: 0.95, third: 0.9, double: 0.9 },
         { second: 0.2, third: 0.2, double: 0.2 },
       ],
+      knownBunts: [],
     });
     const best = (spot: number, lead: number) =>
       bestAt(table, { inning: 7, lead, spot, state: 1 }).action;
@@ -206,6 +214,29 @@ describe('what may be tried', () => {
     expect(eighth.action).toBe('steal2');
     expect(eighth.gain).toBeGreaterThan(0.01);
     expect(bestAt(table, { inning: 11, lead: 0, spot: 0, state: 1 })).toEqual(eighth);
+  });
+});
+
+describe('best choices', () => {
+  it('leave a bunt alone where the people on base would be out, each batter for themselves', () => {
+    const asked = {
+      game: { level, rules, ours: [weak, weak], theirs: level.rates, allowed },
+      weAreHome: true,
+      bunts: [level.bunt, level.bunt],
+      steals: [0, 0].map(() => ({ second: 0, third: 0, double: 0 })),
+    };
+    const { success, leadOut } = level.bunt;
+    const known: KnownBunt[] = [];
+    known[1] = {
+      bunt: { ...level.bunt, success: 0, leadOut: leadOut + success },
+      squeeze: null,
+    };
+    const actions = (knownBunts: KnownBunt[][]) => {
+      const table = bestChoices({ ...asked, knownBunts });
+      return [0, 1].map((spot) => bestAt(table, { inning: 7, lead: 0, spot, state: 1 }).action);
+    };
+    expect(actions([])).toEqual(['bunt', 'bunt']);
+    expect(actions([[], known])).toEqual(['bunt', 'swing']);
   });
 });
 

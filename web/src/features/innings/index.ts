@@ -9,5 +9,6 @@ export { valueOf } from './game.ts';
 export { onText, OUT_TEXT, situationWords } from './situationWords.ts';
 export { UpSelect } from './UpSelect.tsx';
 export { averageValue, useOdds, type OddsInView } from './useOdds.ts';
-export { peopleOn } from './sides.ts';
+export type { KnownByBatter } from './best.ts';
+export { peopleOn, type Batter } from './sides.ts';
 export { FromChoice, OutsChoice, PlayForChoice } from './SituationChoices.tsx';

@@ -8,9 +8,8 @@ import {
   stepsWorth,
   THIRD,
   walkValue,
-  type BuntOutcomes,
   type Gamble,
-  type SqueezeOutcomes,
+  type KnownBunt,
 } from '@bradyon/core/innings';
 import { spotUp, valueOf, type Game } from './game.ts';
 import type { Batter } from './sides.ts';
@@ -29,9 +28,7 @@ export interface AtThePlate {
 }
 
 /** What the people who are there are good for; null: nobody worked it out. */
-export interface KnownHere {
-  bunt: BuntOutcomes | null;
-  squeeze: SqueezeOutcomes | null;
+export interface KnownHere extends KnownBunt {
   /** How often a send or a tag by these people works. */
   works: Partial<Record<Gamble, number>>;
 }

@@ -1,0 +1,19 @@
+import type { Page } from '@playwright/test';
+import { expect } from './test.ts';
+
+/**
+ * The row under this handle moved down by the keys. Each key waits until the list has said what the
+ * one before it did: a key pressed before the rows are measured moves nothing.
+ */
+export async function moveDownByKeys(page: Page, handle: string | RegExp, places: number) {
+  const spoken = page.locator('[id^=DndLiveRegion]');
+  await page.getByRole('button', { name: handle }).focus();
+  await page.keyboard.press('Space');
+  await expect(spoken).toContainText('was moved over droppable area');
+  for (let place = 0; place < places; place += 1) {
+    const said = await spoken.innerText();
+    await page.keyboard.press('ArrowDown');
+    await expect(spoken).not.toHaveText(said);
+  }
+  await page.keyboard.press('Space');
+}
