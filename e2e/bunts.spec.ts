@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { Coach } from './pages/coach.ts';
+import { GameDay, stands } from './pages/gameDay.ts';
 import { expect, test } from './pages/test.ts';
 
 // Without network the browser notes each request that did not go.
@@ -133,4 +134,35 @@ test('a team sets its own constants of the field, and the plan follows', async (
   await settled(page);
   // Against infielders that slow the batter beats it out more often than not.
   await expect(page.getByRole('row', { name: /^Third side, firm/ })).toContainText(/4\d–5\d%/);
+});
+
+test('as in the game: who is on, how many strikes and how they play are the game’s own', async ({
+  page,
+}) => {
+  const coach = new GameDay(page);
+  await coach.makeRosters();
+  await coach.openGame();
+  await page.keyboard.press('c');
+  await stands(page, /count 0 and 1/);
+  await page.locator('.game-tile-count').click();
+  const correct = page.getByRole('dialog');
+  // Not who bats before whoever is up: the order alone would have somebody else there.
+  await correct.getByLabel('On second').selectOption({ label: '7 Gupta' });
+  await correct.getByRole('button', { name: 'Save' }).click();
+  await stands(page, /Runner on second/);
+  await page.keyboard.press('m');
+  await page.getByRole('dialog').getByText('Corners in', { exact: true }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await coach.go('Bunt');
+  await page.getByText('As in the game', { exact: true }).click();
+  await expect(page.getByText('As told in the game.')).toBeVisible();
+  await expect(page.getByLabel('In', { exact: true })).toBeChecked();
+  await expect(page.getByLabel('1 strike')).toBeChecked();
+  await expect(page.locator('.bunt-field').getByText('Gupta')).toBeVisible();
+  // Whoever supposes something else leaves the game, and keeps the rest.
+  await page.getByText('2 strikes', { exact: true }).click();
+  await expect(page.getByLabel('Set by hand')).toBeChecked();
+  await expect(page.getByLabel('2 strikes')).toBeChecked();
+  await expect(page.getByText('As told in the game.')).toHaveCount(0);
 });

@@ -33,4 +33,12 @@ export {
   type SendQuestion,
   type SendVerdict,
 } from './sendPlan.ts';
-export { OUTFIELD, outfielderFor, usualArm, usualOutfieldSpot, type Outfielder } from './spots.ts';
+export {
+  OUTFIELD,
+  OUTFIELD_SHADES,
+  outfielderFor,
+  usualArm,
+  usualOutfieldSpot,
+  type Outfielder,
+  type OutfieldShade,
+} from './spots.ts';

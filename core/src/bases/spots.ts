@@ -12,11 +12,23 @@ const USUAL_DEGREES: Record<Outfielder, number> = { LF: 70, CF: 45, RF: 20 };
 /** Center fielders play this much deeper. Judgement. */
 const CENTER_DEEPER = 1.06;
 
+/** How the outfield may be told to play. */
+export const OUTFIELD_SHADES = ['straight', 'noDoubles', 'shadeLeft', 'shadeRight'] as const;
+export type OutfieldShade = (typeof OUTFIELD_SHADES)[number];
+
+/** Against a double they play so much deeper, and shaded so many degrees around. Judgement. */
+const NO_DOUBLES_DEEPER = 1.07;
+const SHADED_DEGREES = { straight: 0, noDoubles: 0, shadeLeft: 5, shadeRight: -5 };
+
+/** Where an outfielder plays, who has been told nothing else. */
 export function usualOutfieldSpot(
   fielder: Outfielder,
   { outfieldDepth }: Pick<BasesFigures, 'outfieldDepth'>,
+  shade: OutfieldShade = 'straight',
 ): Place {
-  return placeAt(USUAL_DEGREES[fielder], outfieldDepth * (fielder === 'CF' ? CENTER_DEEPER : 1));
+  const deeper = shade === 'noDoubles' ? NO_DOUBLES_DEEPER : 1;
+  const depth = outfieldDepth * (fielder === 'CF' ? CENTER_DEEPER : 1) * deeper;
+  return placeAt(USUAL_DEGREES[fielder] + SHADED_DEGREES[shade], depth);
 }
 
 /** Whose ball it is by its direction. */

@@ -2,15 +2,17 @@ import {
   armByThrows,
   BASES_FIGURES,
   usualArm,
+  OUTFIELD_SHADES,
   usualOutfieldSpot,
   type BasesFigures,
   type Outfielder,
+  type OutfieldShade,
 } from '@bradyon/core/bases';
 import type { Person } from '@bradyon/core/people';
 import type { Gait } from '@bradyon/core/sprint';
 import { figuresAt, type LevelName } from '@bradyon/core/timing';
 import type { Bag, Place } from '@bradyon/core/units';
-import { peopleOn, useOdds, valueOf } from '../innings/index.ts';
+import { useOdds, valueOf } from '../innings/index.ts';
 import { usePeople, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { keepLast, useTimes } from '../timing/index.ts';
@@ -84,14 +86,15 @@ export function useBases() {
     return { mph: usual + by, look: look === 'timed' ? 'usual' : look, person, count: 0 };
   };
   const spotOf = (position: Outfielder): Place =>
-    draft.moved[position] ?? usualOutfieldSpot(position, figures);
+    draft.moved[position] ??
+    usualOutfieldSpot(position, figures, shadeOf(odds.inGame?.outfield ?? null));
   return {
     team,
     odds,
     situation,
     draft,
     figures,
-    on: peopleOn(odds.order, situation.spot, situation.bases),
+    on: odds.on,
     gaitOf,
     armOf,
     spotOf,
@@ -108,3 +111,7 @@ export function useBases() {
 
 /** So many throws the level's arm counts. Judgement. */
 const LEVEL_THROWS = 2;
+
+function shadeOf(told: string | null): OutfieldShade {
+  return OUTFIELD_SHADES.find((shade) => shade === told) ?? 'straight';
+}

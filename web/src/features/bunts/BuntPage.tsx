@@ -66,7 +66,7 @@ export function BuntPage({
 }
 
 function Situation({ view, plays }: { view: BuntInView; plays: boolean }) {
-  const { odds, situation, draft, surface, play } = view;
+  const { odds, situation, surface, play } = view;
   const { set } = odds;
   return (
     <div className="bunt-situation">
@@ -81,13 +81,15 @@ function Situation({ view, plays }: { view: BuntInView; plays: boolean }) {
           <OutsChoice {...odds} />
           <Choice
             label="Strikes"
-            value={String(draft.strikes)}
+            value={String(view.question.strikes)}
             options={['0', '1', '2'].map((value) => ({
               value,
               text: value === '1' ? '1 strike' : `${value} strikes`,
             }))}
             onChange={(strikes) => {
               useBuntDraft.setState({ strikes: Number(strikes) as Strikes });
+              // Another count is no longer the game's.
+              set({ outs: situation.outs });
             }}
           />
           <FromChoice {...odds} />

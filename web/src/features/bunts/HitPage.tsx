@@ -35,7 +35,7 @@ function Hit({ view }: { view: BuntInView }) {
   });
   const failed = found.find(({ error }) => error);
   if (failed?.error) return <Failure error={failed.error} retry={() => void failed.refetch()} />;
-  const now = found[view.draft.strikes]?.data;
+  const now = found[view.question.strikes]?.data;
   if (!now) return <Loading what="the depths" />;
   const name = view.odds.up?.person.name ?? 'A typical batter';
   return (
@@ -71,7 +71,10 @@ function Hit({ view }: { view: BuntInView }) {
               {COUNTS.map((strikes) => {
                 const each = found[strikes]?.data;
                 return (
-                  <tr key={strikes} className={strikes === view.draft.strikes ? 'bunt-best' : ''}>
+                  <tr
+                    key={strikes}
+                    className={strikes === view.question.strikes ? 'bunt-best' : ''}
+                  >
                     <th scope="row">{COUNT_TEXT[strikes]}</th>
                     <td>{each ? depthText(each) : '…'}</td>
                   </tr>

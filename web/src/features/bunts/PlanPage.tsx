@@ -74,6 +74,7 @@ function Alignments({ view }: { view: BuntInView }) {
           }
         }}
       />
+      {view.isAsTold && <span className="quiet">As told in the game.</span>}
       {both && !wheel && team.ruleset.sport === 'baseball' && (
         <Choice
           label="Shortstop"
@@ -92,7 +93,7 @@ function Alignments({ view }: { view: BuntInView }) {
 }
 
 function Answer({ view, plan }: { view: BuntInView; plan: BuntPlan }) {
-  const { question, situation, play, draft } = view;
+  const { question, situation, play } = view;
   const { sport } = question.ruleset;
   const words = planWords(plan, sport, situation.by);
   const lane = textbookLane(play, question.bases, question.alignment);
@@ -129,9 +130,9 @@ function Answer({ view, plan }: { view: BuntInView; plan: BuntPlan }) {
           </p>
         )}
         <p className="quiet">
-          {draft.strikes === 2
+          {question.strikes === 2
             ? 'With two strikes a foul is an out.'
-            : `A foul now costs ${sizeText(Math.max(0, draft.strikes === 0 ? none - one : one - two), situation.by)}.`}
+            : `A foul now costs ${sizeText(Math.max(0, question.strikes === 0 ? none - one : one - two), situation.by)}.`}
         </p>
         {sayingsHere(plan, question, situation.by).map(({ saying, found }) => (
           <p key={saying} className="quiet">

@@ -112,7 +112,7 @@ function Clock({
   const outcome = read(clock);
   const worth = (of: SqueezeOutcome): number => squeezeWorth(of, question);
   const best = bestClock(clock, span, (at) => worth(read(at)));
-  const swing = swingBy(question)[draft.strikes];
+  const swing = swingBy(question)[question.strikes];
   const gain = worth(outcome) - swing;
   const pitchedOut = { ...outcome, score: 0, runnerOut: figures.pitchOutDead, foul: 0 };
   const fooled = worth({ ...pitchedOut, other: 0 }) + (1 - figures.pitchOutDead) * swing - swing;

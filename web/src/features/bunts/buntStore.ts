@@ -1,5 +1,4 @@
 import {
-  ALIGNMENTS,
   type AlignmentName,
   type BuntFielder,
   type BuntPlay,
@@ -15,7 +14,8 @@ export interface BuntDraft {
   /** null: what the bases call for. */
   play: BuntPlay | null;
   strikes: Strikes;
-  alignment: AlignmentName;
+  /** null: as in the game, else the first. */
+  alignment: AlignmentName | null;
   /** null: as the alignment has it. */
   shortToThird: boolean | null;
   /** Fielders that were dragged; a named alignment puts them back. */
@@ -28,7 +28,7 @@ export interface BuntDraft {
 const NEW_BUNT: BuntDraft = {
   play: null,
   strikes: 0,
-  alignment: ALIGNMENTS[0],
+  alignment: null,
   shortToThird: null,
   moved: {},
   breakSeconds: -0.1,

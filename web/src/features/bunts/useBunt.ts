@@ -1,10 +1,12 @@
 import type { Team } from '@bradyon/contract/teams';
 import {
   alignmentOf,
+  ALIGNMENTS,
   BUNT_FIGURES,
   gridOf,
   skillOf,
   type Alignment,
+  type AlignmentName,
   type BuntFigures,
   type BuntPlan,
   type BuntPlay,
@@ -56,6 +58,14 @@ export function playsFor(
   return plays;
 }
 
+/** What the game calls how the infield plays, as bunts have it. */
+const IN_GAME: Partial<Record<string, AlignmentName>> = {
+  in: 'in',
+  cornersIn: 'in',
+  back: 'normal',
+  middleBack: 'normal',
+};
+
 export type BuntInView = ReturnType<typeof useBunt>;
 
 /** Everything that a bunt screen asks: who is up and on, how they stand, what it is worth. */
@@ -83,8 +93,11 @@ export function useBunt() {
     const { fit } = times.runner(person);
     return { topSpeed: fit.topSpeed, accelerationSeconds: fit.accelerationSeconds };
   };
-  const runnersOn = (spot: number, taken: Bases): BuntQuestion['runners'] => {
-    const on = peopleOn(odds.order, spot, taken);
+  const runnersOn = (
+    spot: number,
+    taken: Bases,
+    on = peopleOn(odds.order, spot, taken),
+  ): BuntQuestion['runners'] => {
     const runners: BuntQuestion['runners'] = {};
     for (const base of [1, 2, 3] as const) {
       if (taken & (1 << (base - 1))) runners[base] = gaitOf(on[base]);
@@ -92,7 +105,9 @@ export function useBunt() {
     return runners;
   };
   // A wheel is there only with first and second taken.
-  const alignmentName = draft.alignment === 'wheel' && (bases & 3) !== 3 ? 'in' : draft.alignment;
+  const told = odds.inGame?.infield;
+  const named = draft.alignment ?? (told ? IN_GAME[told] : undefined) ?? ALIGNMENTS[0];
+  const alignmentName = named === 'wheel' && (bases & 3) !== 3 ? 'in' : named;
   const usual = alignmentOf(alignmentName, team.ruleset);
   const alignment: Alignment = {
     ...usual,
@@ -106,14 +121,14 @@ export function useBunt() {
     play,
     bases,
     outs,
-    strikes: draft.strikes,
+    strikes: odds.inGame?.strikes ?? draft.strikes,
     ruleset: team.ruleset,
     figures,
     surface,
     alignment,
     pitcherThrows: onField.pitcher?.throws ?? 'right',
     batter: gaitOf(odds.up?.person),
-    runners: runnersOn(situation.spot, bases),
+    runners: runnersOn(situation.spot, bases, odds.on),
     skill: skillFor(odds.up?.person.id, play),
     breakSeconds: Math.max(
       draft.breakSeconds,
@@ -133,7 +148,14 @@ export function useBunt() {
     figures,
     plays,
     play,
-    on: peopleOn(odds.order, situation.spot, bases),
+    on: odds.on,
+    /** The defense is the one that the game was told. */
+    isAsTold:
+      draft.alignment === null &&
+      Object.keys(draft.moved).length === 0 &&
+      told !== null &&
+      told !== undefined &&
+      told in IN_GAME,
     gaitOf,
     runnersOn,
     skillFor,

@@ -52,7 +52,7 @@ const THEY_GO = 0.12;
 export interface Desk {
   situation: Situation;
   /** Where it stands, as the other screens ask about it. */
-  stands: GameSituation;
+  offered: GameSituation;
   /** The race that matters on the next pitch: the usual way of the nearest base that is free; null: nobody may go. */
   race: StealHere | null;
   /** Every way to go. */
@@ -116,6 +116,21 @@ export function useDesk(game: GameInHand): Desk {
     spot: Math.max(0, situation.order[ours].indexOf(weBat ? situation.batter : nextOf(game))),
     lead: situation.runs[ours] - situation.runs[theirs],
   });
+  // Apart from it: a strike alone must not ask for the races again.
+  const offered: GameSituation = {
+    ...stands,
+    inGame: {
+      order: situation.order[ours],
+      on: {
+        ...(situation.bases.first && { 1: situation.bases.first }),
+        ...(situation.bases.second && { 2: situation.bases.second }),
+        ...(situation.bases.third && { 3: situation.bases.third }),
+      },
+      strikes: Math.min(2, situation.strikes) as 0 | 1 | 2,
+      infield: situation.alignment?.infield ?? null,
+      outfield: situation.alignment?.outfield ?? null,
+    },
+  };
   const { style } = playing;
   const { pitcher: pitcherId, catcher: catcherId, batter: batterId } = situation;
   const onBase = useSame(state && !isOver ? state.bases : null);
@@ -268,7 +283,7 @@ export function useDesk(game: GameInHand): Desk {
 
   return {
     situation,
-    stands,
+    offered,
     race,
     steals,
     needed: race ? needed(race.gamble) : team.neededChance,

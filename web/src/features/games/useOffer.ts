@@ -14,9 +14,9 @@ export function useOffer(desk: Desk, game: GameInHand): void {
   const { pick } = usePlaying(team.id);
   const { situation, weBat } = game;
   const isOver = situation.over !== null;
-  const stands = JSON.stringify(desk.stands);
+  const stands = JSON.stringify(desk.offered);
   useEffect(() => {
-    offerGameSituation(team.id, isOver ? null : (JSON.parse(stands) as Desk['stands']));
+    offerGameSituation(team.id, isOver ? null : (JSON.parse(stands) as Desk['offered']));
   }, [team.id, isOver, stands]);
   const { pitcher, catcher } = situation;
   const runner = desk.race?.runner.id ?? null;

@@ -37,7 +37,7 @@ const spotsFor = keepLast(spotsOf);
 export function LineupPage() {
   useTitle('Lineup');
   const team = useTeam();
-  const view = useOdds();
+  const view = useOdds({ ofGame: false });
   const batting = useBatting(team.id);
   const { setIds } = useOrder(team.id);
   const { onField } = usePlaying(team.id);

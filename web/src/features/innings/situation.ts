@@ -1,5 +1,5 @@
 import type { Bases, Half } from '@bradyon/core/innings';
-import type { TeamId } from '@bradyon/core/units';
+import type { PersonId, TeamId } from '@bradyon/core/units';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
@@ -24,8 +24,19 @@ export interface Situation {
   from: 'hand' | 'game';
 }
 
+/** What only a game knows of where it stands. */
+export interface InGame {
+  /** Our order as it bats now. */
+  order: PersonId[];
+  on: Partial<Record<1 | 2 | 3, PersonId>>;
+  strikes: 0 | 1 | 2;
+  /** How they play, as the game was told; null: not told. */
+  infield: string | null;
+  outfield: string | null;
+}
+
 /** Where an open game stands, for the screens that ask about a situation. */
-export type GameSituation = Omit<Situation, 'by' | 'needs' | 'from'>;
+export type GameSituation = Omit<Situation, 'by' | 'needs' | 'from'> & { inGame: InGame };
 
 const useOffered = create<{ byTeam: Record<TeamId, GameSituation> }>()(
   persist(() => ({ byTeam: {} as Record<TeamId, GameSituation> }), {
@@ -73,14 +84,19 @@ export function useSituation(
   set: (change: Partial<Situation>) => void;
   /** A game is open on this device. */
   hasGame: boolean;
+  /** The people and the defense of that game; null where the situation is set by hand. */
+  inGame: InGame | null;
 } {
   const kept = useKept((state) => state.byTeam[teamId]);
   const offered = useOffered((state) => state.byTeam[teamId]);
   const own = { ...start(innings), ...kept };
-  const situation: Situation =
-    own.from === 'game' && offered ? { ...own, ...offered } : { ...own, from: 'hand' };
+  // What an earlier version left on the device knows no people.
+  const { inGame, ...stands }: Partial<GameSituation> =
+    own.from === 'game' && offered ? offered : {};
+  const situation: Situation = { ...own, ...stands, from: offered ? own.from : 'hand' };
   return {
     situation,
+    inGame: inGame ?? null,
     hasGame: offered !== undefined,
     set: (touched) => {
       // Whatever is set by hand is no longer the game's: it goes on from where that stands.

@@ -20,7 +20,7 @@ export interface LineupOdds {
   ours: Batter[];
   theirs: Batter[];
   /** What it is worth to the side at bat, in chance to win. */
-  valueAt: (situation: GameSituation) => Value;
+  valueAt: (situation: Omit<GameSituation, 'inGame'>) => Value;
   /** Whether the tables are of these people, and not yet of two average sides. */
   isCurrent: boolean;
 }

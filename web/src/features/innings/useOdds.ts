@@ -9,13 +9,14 @@ import {
   type TeamLevel,
   type Value,
 } from '@bradyon/core/innings';
+import type { Person } from '@bradyon/core/people';
 import type { Ruleset } from '@bradyon/core/rules';
 import type { LevelName } from '@bradyon/core/timing';
 import { useTeam } from '../teams/index.ts';
 import { keepLast } from '../timing/index.ts';
 import { makeTables, openGame, type Game, type GameAsked } from './game.ts';
-import { ratesBySpot, type Batter, type Combined } from './sides.ts';
-import { useSituation, type Situation } from './situation.ts';
+import { peopleOn, ratesBySpot, type Batter, type Combined } from './sides.ts';
+import { useSituation, type InGame, type Situation } from './situation.ts';
 import { useSides } from './useSides.ts';
 import { useTables } from './useTables.ts';
 
@@ -60,6 +61,10 @@ export interface OddsInView {
   order: Batter[];
   /** Who is up, or leads off next while they bat; null without anybody. */
   up: Batter | null;
+  /** Ours on base: as the game has it, else those who bat before whoever is up. */
+  on: Partial<Record<1 | 2 | 3, Person>>;
+  /** How they play and the count, where the situation is a game's. */
+  inGame: InGame | null;
   theirs: Combined & { name: string; batters: Batter[] };
   /** Whether what is shown is of the line-up that is asked about. */
   isCurrent: boolean;
@@ -72,11 +77,14 @@ export interface OddsInView {
  * The odds of a supposed situation between our order and whom we face, with the tables they rest on. Those of a line-up come from the worker and are kept; until
  * they are there the last ones stand, or those of two average sides.
  */
-export function useOdds(): OddsInView {
+export function useOdds({
+  /** False: the order is the one that the staff set, whatever game is open. */
+  ofGame = true,
+} = {}): OddsInView {
   const team = useTeam();
-  const { situation, set, hasGame } = useSituation(team.id, team.ruleset.innings);
+  const { situation, set, hasGame, inGame } = useSituation(team.id, team.ruleset.innings);
   const { level, rules, average } = useLevel();
-  const { ours, theirs, ...loading } = useSides(level);
+  const { ours, theirs, people, ...loading } = useSides(level, (ofGame && inGame?.order) || null);
   const asked: GameAsked = {
     level,
     rules,
@@ -96,6 +104,11 @@ export function useOdds(): OddsInView {
     hasGame,
     order: ours,
     up: ours[situation.spot % Math.max(1, ours.length)] ?? null,
+    on:
+      inGame && situation.batting === 'we'
+        ? personsOn(inGame, people)
+        : peopleOn(ours, situation.spot, situation.bases),
+    inGame,
     theirs,
     isCurrent: isAverage || tables.isCurrent,
     isLoading: loading.isLoading,
@@ -105,4 +118,13 @@ export function useOdds(): OddsInView {
       if (tables.error) tables.retry();
     },
   };
+}
+
+function personsOn({ on }: InGame, people: readonly Person[]): OddsInView['on'] {
+  const found: OddsInView['on'] = {};
+  for (const base of [1, 2, 3] as const) {
+    const person = people.find(({ id }) => id === on[base]);
+    if (person) found[base] = person;
+  }
+  return found;
 }
