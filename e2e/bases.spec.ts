@@ -2,6 +2,9 @@ import type { Page } from '@playwright/test';
 import { Coach } from './pages/coach.ts';
 import { expect, test } from './pages/test.ts';
 
+// Without network the browser notes each request that did not go.
+test.use({ allowed: [/Failed to load resource|net::ERR_|ERR_INTERNET/] });
+
 async function openRoom(page: Page, path: string): Promise<void> {
   await new Coach(page).openDemo();
   await page.goto(page.url().replace(/\/timing$/, `/${path}`));
@@ -81,4 +84,35 @@ test('turns and their arms print on one page', async ({ page }) => {
   await expect(arms).toContainText(/CF, \d+ mph, from \d+ throws/);
   await expect(arms).toContainText('typical arm');
   await onePage('arms');
+});
+
+test('what an outfielder does is tapped without network, pulls the answer, and can be undone', async ({
+  page,
+  context,
+}) => {
+  await new Coach(page).openOwnDemo();
+  await page.goto(page.url().replace(/\/timing$/, '/bases'));
+  await page.getByRole('checkbox', { name: 'Second base taken' }).click();
+  const why = page.locator('.bases-why');
+  const safe = async (): Promise<number> => Number(/(\d+)\+?%/.exec(await why.innerText())?.[1]);
+  const answer = page.locator('.bases-answer');
+  await expect(answer).toContainText('Charged 3 of 3');
+  const before = await safe();
+  await page.getByRole('link', { name: 'Their arms' }).click();
+  await context.setOffline(true);
+  for (let ball = 0; ball < 8; ball += 1) {
+    await page.getByRole('button', { name: 'Waited' }).click();
+  }
+  await page.getByRole('button', { name: 'Bobbled' }).click();
+  await expect(page.getByText(/^Last: bobbled\. .* 16 counted\.$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo the last one' }).click();
+  await expect(page.getByText(/^Last: waited\. .* 15 counted\.$/)).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByText('All saved')).toBeVisible({ timeout: 30_000 });
+  await page.reload();
+  await expect(page.getByText(/^Last: waited\. .* 15 counted\.$/)).toBeVisible();
+  await expect(page.getByRole('article', { name: 'Their arms' })).toContainText('Charged 3 of 11');
+  await page.getByRole('link', { name: 'Send or hold' }).click();
+  await expect(answer).toContainText('Charged 3 of 11');
+  expect(await safe()).toBeGreaterThan(before);
 });

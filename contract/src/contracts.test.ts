@@ -253,6 +253,7 @@ describe('the contracts', () => {
     together: [],
     testDives: [],
     buntTries: [],
+    fielderLooks: [],
     batting: [],
     battingOrder: { personIds: [] },
     games: [],
@@ -272,6 +273,7 @@ describe('the contracts', () => {
     const {
       testDives: _dives,
       buntTries: _bunts,
+      fielderLooks: _looks,
       batting: _batting,
       battingOrder: _order,
       ...rest
@@ -309,9 +311,11 @@ describe('the contracts', () => {
 
   it('a team file of version 4 has no bunts of practice and no constants of the field', () => {
     const { fieldChanges: _field, ...oldTeam } = teamOfFile;
-    const { buntTries: _bunts, ...rest } = file;
+    const { buntTries: _bunts, fielderLooks: _looks, ...rest } = file;
     const old = { ...rest, version: 4, team: oldTeam };
     expect(teamFileContract.check(old)).toEqual({ ok: true, value: file });
+    const five = { ...rest, buntTries: file.buntTries, version: 5 };
+    expect(teamFileContract.check(five)).toEqual({ ok: true, value: file });
   });
 
   it('a team file of version 3 has the rules that came later as they are usual in the sport', () => {

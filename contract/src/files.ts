@@ -14,6 +14,7 @@ import {
   type BattingOrder,
   type BattingRecord,
 } from './innings.ts';
+import { fielderLookContract, type FielderLookRecord } from './bases.ts';
 import { buntTryContract, type BuntTryRecord } from './bunts.ts';
 import { testDiveContract, type TestDiveRecord } from './leads.ts';
 import { opponentContract, personContract } from './people.ts';
@@ -32,7 +33,7 @@ import { teamDraftFields, teamMisfit, type TeamDraft } from './teams.ts';
 import { togetherContract, type Together } from './thumb.ts';
 import { readingContract } from './timing.ts';
 
-export const TEAM_FILE_VERSION = 5;
+export const TEAM_FILE_VERSION = 6;
 
 /** A whole team as a file: everything but its staff and the secrets of its devices. */
 export interface TeamFile {
@@ -47,6 +48,7 @@ export interface TeamFile {
   together: Together[];
   testDives: TestDiveRecord[];
   buntTries: BuntTryRecord[];
+  fielderLooks: FielderLookRecord[];
   batting: BattingRecord[];
   battingOrder: BattingOrder;
   games: GameOfFile[];
@@ -103,6 +105,7 @@ function twiceMisfit(file: TeamFile): Misfit | null {
     'together',
     'testDives',
     'buntTries',
+    'fielderLooks',
     'games',
   ] as const;
   for (const name of lists) {
@@ -154,6 +157,7 @@ function strangerMisfit(file: TeamFile): Misfit | null {
     ['gateRuns', file.gateRuns.findIndex(isStranger)],
     ['testDives', file.testDives.findIndex(isStranger)],
     ['buntTries', file.buntTries.findIndex(isStranger)],
+    ['fielderLooks', file.fielderLooks.findIndex(isStranger)],
     ['batting', file.batting.findIndex(isStranger)],
     ['battingOrder.personIds', file.battingOrder.personIds.findIndex((id) => !known.has(id))],
     ['readings', file.readings.findIndex(({ movedFrom: m }) => m !== null && !taken.has(m))],
@@ -188,11 +192,11 @@ function rulesOfOlder(ruleset: unknown): unknown {
 /**
  * An older file as one of today. Version 2 grew as it went: its first files have nothing at bat, no
  * order and no sheets of the team's own. Until version 3 a team had no time zone, until version 5 no bunts of
- * practice and no constants of the field.
+ * practice and no constants of the field, until version 6 nothing seen of outfielders.
  */
 function fromOlder(value: unknown): unknown {
   const file = value as { version?: unknown; team?: unknown; people?: unknown } | null;
-  if (![1, 2, 3, 4].includes(Number(file?.version)) || !file) return value;
+  if (![1, 2, 3, 4, 5].includes(Number(file?.version)) || !file) return value;
   if (typeof file.team !== 'object' || file.team === null || !Array.isArray(file.people)) {
     return value;
   }
@@ -201,6 +205,7 @@ function fromOlder(value: unknown): unknown {
   return {
     testDives: [],
     buntTries: [],
+    fielderLooks: [],
     batting: [],
     battingOrder: { personIds: [] },
     games: [],
@@ -249,6 +254,7 @@ export const teamFileContract = readingOlder(
       together: required(rowsOf(togetherContract, 1000)),
       testDives: required(rowsOf(testDiveContract, MANY)),
       buntTries: required(rowsOf(buntTryContract, MANY)),
+      fielderLooks: required(rowsOf(fielderLookContract, MANY)),
       batting: required(rowsOf(battingContract, 20_000)),
       battingOrder: required(battingOrderContract),
       games: required(rowsOf(gameOfFileContract, 2000)),

@@ -10,6 +10,7 @@ import {
 import {
   BASES_FIGURES,
   bestBow,
+  habitsOf,
   planSend,
   sendRace,
   lastStop,
@@ -87,6 +88,7 @@ export function benchBunts(print: Print): void {
     bobbled: null,
     armMph: 84,
     cutoff: true,
+    habits: habitsOf([], bases.bobbles),
     runner: GAIT,
     value,
   };

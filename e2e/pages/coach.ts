@@ -6,6 +6,7 @@ import type { Page } from '@playwright/test';
 const ADDRESSES = {
   Game: /\/games/,
   Time: /\/timing/,
+  Bunt: /\/bunts/,
   Steal: /\/steals/,
   Leads: /\/leads/,
   Odds: /\/innings/,

@@ -15,6 +15,7 @@ import { gateEventRoutes, gateRoutes } from './features/gates/index.ts';
 import { inningsRoutes } from './features/innings/index.ts';
 import { leadRoutes } from './features/leads/index.ts';
 import { peopleRoutes } from './features/people/index.ts';
+import { basesRoutes } from './features/bases/index.ts';
 import { buntRoutes } from './features/bunts/index.ts';
 import { drillRoutes, signRoutes } from './features/signs/index.ts';
 import { teamRoutes } from './features/teams/index.ts';
@@ -82,7 +83,9 @@ export function makeApp({ pool, probe, config, logger, live }: AppParts): Expres
   mount('/thumbs', thumbRoutes(deps), SMALL);
   mount('/teams', fileRoutes(deps));
   api.use('/teams', (req, res, next) => {
-    const read = /\/(readings|import|entries|signs|answers|bunts)$/.test(req.path) ? LARGE : SMALL;
+    const read = /\/(readings|import|entries|signs|answers|bunts|looks)$/.test(req.path)
+      ? LARGE
+      : SMALL;
     read(req, res, next);
   });
   for (const routes of [
@@ -98,6 +101,7 @@ export function makeApp({ pool, probe, config, logger, live }: AppParts): Expres
     adviceRoutes,
     signRoutes,
     buntRoutes,
+    basesRoutes,
   ]) {
     mount('/teams', routes(deps));
   }

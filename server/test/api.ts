@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
 import type { Account } from '@bradyon/contract/accounts';
+import type { FielderLookRecord } from '@bradyon/contract/bases';
 import type { BuntTryRecord } from '@bradyon/contract/bunts';
 import type { EntryDraft, GameDraft } from '@bradyon/contract/games';
 import type { BattingRecord } from '@bradyon/contract/innings';
@@ -18,6 +19,7 @@ import { newSystem, SIGN_PLAYS, type SignBook } from '@bradyon/core/signs';
 import type { Reading, ReadingDraft } from '@bradyon/core/timing';
 import type {
   BuntTryId,
+  FielderLookId,
   AccountId,
   GameEntryId,
   GameId,
@@ -221,6 +223,17 @@ export function aBuntTry(parts: Partial<BuntTryRecord> = {}): BuntTryRecord {
     pace: 'soft',
     height: 'middle',
     style: 'square',
+    takenAt: '2026-07-01T12:00:00.000Z',
+    ...parts,
+  };
+}
+
+export function aFielderLook(parts: Partial<FielderLookRecord> = {}): FielderLookRecord {
+  return {
+    id: randomUUID() as FielderLookId,
+    personId: randomUUID() as PersonId,
+    undoes: null,
+    look: 'charges',
     takenAt: '2026-07-01T12:00:00.000Z',
     ...parts,
   };

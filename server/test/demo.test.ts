@@ -1,3 +1,5 @@
+import type { FielderLooksPage, GameLook } from '@bradyon/contract/bases';
+import { FIELDER_LOOKS } from '@bradyon/core/bases';
 import { pitchesFor } from '@bradyon/core/race';
 import type { BattingOrder } from '@bradyon/contract/innings';
 import type { StaffThumb } from '@bradyon/contract/thumb';
@@ -56,6 +58,16 @@ describe('the demo world', () => {
   it('has a baseball and a fastpitch team with three opponents each', async () => {
     expect(teams.map(({ ruleset }) => ruleset.sport)).toEqual(['baseball', 'softball']);
     for (const team of teams) expect((await worldOf(team)).opponents).toHaveLength(3);
+  });
+
+  it('has seen what the opponents’ outfielders do, before games and in them', async () => {
+    for (const { id } of teams) {
+      const base = `/api/teams/${id}`;
+      const { body: page } = await client.call<FielderLooksPage>('GET', `${base}/bases/looks`);
+      expect(new Set(page.looks.map(({ look }) => look)).size).toBe(FIELDER_LOOKS.length);
+      const { body: inGames } = await client.call<GameLook[]>('GET', `${base}/games/looks`);
+      expect(inGames.some(({ look }) => look === 'clean')).toBe(true);
+    }
   });
 
   it('has somebody for every position of every opponent, and more', async () => {

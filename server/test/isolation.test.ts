@@ -188,6 +188,7 @@ describe("another team's rows", () => {
     'sign_answers',
     'drill_passes',
     'bunt_tries',
+    'fielder_looks',
   ];
   /** How many rows a season of one's own has, where it is not one. */
   const NONE_OF_OWN = [
@@ -207,6 +208,7 @@ describe("another team's rows", () => {
     'sign_answers',
     'drill_passes',
     'bunt_tries',
+    'fielder_looks',
   ];
   const scoped = async (accountId: string, teamId: string, query: string) => {
     const client = await api.app.connect();

@@ -13,6 +13,7 @@ import {
   aTestDive,
   anOpponent,
   aBuntTry,
+  aFielderLook,
   aSignAnswer,
   aSignBook,
   tap,
@@ -76,6 +77,7 @@ export const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown)
   'GET /api/teams/:teamId/games': null,
   'GET /api/teams/:teamId/games/batting': null,
   'GET /api/teams/:teamId/games/bunts': null,
+  'GET /api/teams/:teamId/games/looks': null,
   'POST /api/teams/:teamId/games': () => aGame(),
   'DELETE /api/teams/:teamId/games/:gameId': null,
   'GET /api/teams/:teamId/games/:gameId/entries': null,
@@ -100,6 +102,10 @@ export const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown)
   'GET /api/teams/:teamId/bunts': null,
   'POST /api/teams/:teamId/bunts': ({ pitcher }) => ({
     tries: [aBuntTry({ personId: pitcher.id })],
+  }),
+  'GET /api/teams/:teamId/bases/looks': null,
+  'POST /api/teams/:teamId/bases/looks': ({ pitcher }) => ({
+    looks: [aFielderLook({ personId: pitcher.id })],
   }),
   'GET /api/teams/:teamId/signs/passes': null,
   'POST /api/teams/:teamId/signs/passes': ({ pitcher }) => ({
@@ -192,6 +198,8 @@ export async function aFullSeason(api: Api): Promise<{ season: Season; ids: Ids 
   const answers = [aSignAnswer({ personId: pitcher.id })];
   await coach.call('POST', `${base}/signs/answers`, { answers });
   await coach.call('POST', `${base}/bunts`, { tries: [aBuntTry({ personId: pitcher.id })] });
+  const looks = [aFielderLook({ personId: pitcher.id })];
+  await coach.call('POST', `${base}/bases/looks`, { looks });
   await coach.call('POST', `${base}/signs/passes`, { id: randomUUID(), personId: pitcher.id });
   const ids: Ids = {
     gameId: game.id,

@@ -4,6 +4,7 @@ import { RouterProvider } from 'react-router/dom';
 import { ServerState, startOutbox } from './api/index.ts';
 import { sessionRanOut, watchAccount } from './features/accounts/index.ts';
 // Every kind of write is known from the start, so that what a reload interrupted goes out.
+import './features/bases/writes.ts';
 import './features/bunts/writes.ts';
 import './features/games/writes.ts';
 import './features/leads/writes.ts';

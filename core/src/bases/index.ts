@@ -21,6 +21,13 @@ export { armByThrows, throwByArm } from './arms.ts';
 export { halfwayFor, planTag, tagDepth, type TagQuestion } from './flyPlan.ts';
 export { planGrounder } from './grounder.ts';
 export {
+  FIELDER_LOOKS,
+  habitsOf,
+  type FielderLook,
+  type Habit,
+  type OutfieldHabits,
+} from './habits.ts';
+export {
   APPROACHES,
   bagsOf,
   planSend,

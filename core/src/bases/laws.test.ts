@@ -13,6 +13,7 @@ import {
   bestBow,
   bowTime,
   breakEvenCatch,
+  habitsOf,
   lastStop,
   noTurn,
   OUTFIELD,
@@ -26,6 +27,7 @@ import {
   throwByArm,
   turnDepth,
   usualOutfieldSpot,
+  type FielderLook,
   type OutfieldPlay,
   type SendQuestion,
   type TagQuestion,
@@ -52,11 +54,52 @@ function send(parts: Partial<SendQuestion> = {}): SendQuestion {
     bobbled: null,
     armMph: 84,
     cutoff: true,
+    habits: habitsOf([], figures.bobbles),
     runner: gait,
     value,
     ...parts,
   };
 }
+
+describe('an outfielder’s habits', () => {
+  const plain = habitsOf([], 0.07);
+
+  it('are the usual ones until something is seen, and then drawn toward it', () => {
+    expect(plain).toMatchObject({ bobbles: { share: 0.07, seen: 0 }, hitsCutoff: { share: 1 } });
+    const looks = ['charges', 'waits', 'waits', 'overthrows', 'bobbles', 'clean'] as const;
+    const own = habitsOf(looks, 0.07);
+    expect(own.charges).toMatchObject({ did: 1, seen: 3 });
+    expect(own.charges.share).toBeLessThan(plain.charges.share);
+    expect(own.charges.share).toBeGreaterThan(1 / 3);
+    expect(own.bobbles.share).toBeGreaterThan(0.07);
+    expect(own.bobbles.share).toBeLessThan(0.5);
+    expect(own.hitsCutoff.share).toBeLessThan(1);
+    expect(own.throwsBehind).toEqual(plain.throwsBehind);
+  });
+
+  it('make a send better against whoever waits, bobbles or throws over the cutoff man', () => {
+    const against = (looks: FielderLook[]) =>
+      planSend(send({ approach: 'usual', habits: habitsOf(looks, figures.bobbles) })).safe;
+    const safe = against([]);
+    expect(against(['waits', 'waits', 'waits'])).toBeGreaterThan(safe + 0.01);
+    expect(against(['charges', 'charges', 'charges'])).toBeLessThan(safe - 0.005);
+    expect(against(['bobbles', 'bobbles'])).toBeGreaterThan(safe + 0.005);
+  });
+
+  it('count only for what of this ball is not seen yet', () => {
+    const habits = habitsOf(['waits', 'waits', 'bobbles', 'overthrows'], figures.bobbles);
+    const seen = { approach: 'charging', bobbled: false, cutoff: false } as const;
+    expect(planSend(send({ ...seen, habits })).safe).toBe(planSend(send(seen)).safe);
+    // Over the cutoff man: between a throw that can be cut and one that cannot.
+    const between = planSend(send({ bobbled: false, habits })).safe;
+    const [cut, free] = [true, false].map(
+      (cutoff) => planSend(send({ bobbled: false, cutoff })).safe,
+    );
+    expect(between).toBeGreaterThanOrEqual(Math.min(cut ?? 0, free ?? 0) - 1e-12);
+    expect(between).toBeLessThanOrEqual(Math.max(cut ?? 0, free ?? 0) + 1e-12);
+    expect(between).not.toBe(cut);
+  });
+});
 
 function tag(parts: Partial<TagQuestion> = {}): TagQuestion {
   return {

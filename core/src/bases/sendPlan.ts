@@ -26,6 +26,7 @@ import {
   type SendRace,
   type SendStakes,
 } from './send.ts';
+import type { OutfieldHabits } from './habits.ts';
 import { cutoffSpot } from './spots.ts';
 
 /** Who is sent where on a ball to the outfield. */
@@ -43,10 +44,10 @@ export function bagsOf(send: Send): { turned: Bag; target: Bag } {
   return BAGS[send];
 }
 
-/** How the outfielder comes to the ball. */
-export const APPROACHES = ['charging', 'standing', 'away'] as const;
+/** How the outfielder comes to the ball; usual: not seen yet. */
+export const APPROACHES = ['usual', 'charging', 'standing', 'away'] as const;
 export type Approach = (typeof APPROACHES)[number];
-const MOMENTUM: Record<Approach, number> = { charging: 1, standing: 0, away: -1 };
+const MOMENTUM: Record<Exclude<Approach, 'usual'>, number> = { charging: 1, standing: 0, away: -1 };
 
 /** A ball to the outfield with a runner to send. */
 export interface SendQuestion {
@@ -65,6 +66,8 @@ export interface SendQuestion {
   armMph: number;
   /** Whether the throw can reach a cutoff man. */
   cutoff: boolean;
+  /** What is known of the outfielder: for whatever of this ball is not seen yet. */
+  habits: OutfieldHabits;
   runner: Gait;
   value: Value;
 }
@@ -92,7 +95,7 @@ function runnerFor({ send, outs, ruleset, figures, runner }: SendQuestion): Turn
 
 /** Where the ball is fielded, and everything about the throw. */
 function playFor(question: SendQuestion): OutfieldPlay {
-  const { ruleset, figures, degrees, hit, outfielderAt, approach, bobbled } = question;
+  const { ruleset, figures, degrees, hit, outfielderAt, approach, bobbled, habits } = question;
   const { target } = BAGS[question.send];
   const angle = (degrees * Math.PI) / 180;
   const along = outfielderAt.x * Math.cos(angle) + outfielderAt.y * Math.sin(angle);
@@ -104,8 +107,8 @@ function playFor(question: SendQuestion): OutfieldPlay {
     ball: ruleset.sport,
     at,
     fieldedSeconds: met.seconds,
-    momentum: MOMENTUM[approach],
-    bobble: bobbled === null ? figures.bobbles : bobbled ? 1 : 0,
+    momentum: approach === 'usual' ? habits.charges.share : MOMENTUM[approach],
+    bobble: bobbled === null ? habits.bobbles.share : bobbled ? 1 : 0,
     transferSeconds: figures.transferSeconds,
     armMph: question.armMph,
     cutoffAt: question.cutoff ? cutoffSpot(at, target, ruleset) : null,
@@ -194,13 +197,31 @@ export interface SendPlan extends SendRace {
   stops: Record<Alertness, LastStop | null>;
 }
 
+/** A throw that may go over the cutoff man: each figure between the two races. */
+function overCutoff<Figures extends Record<string, number>>(
+  play: OutfieldPlay,
+  { hitsCutoff: { share } }: OutfieldHabits,
+  race: (play: OutfieldPlay) => Figures,
+): Figures {
+  const cut = race(play);
+  if (play.cutoffAt === null) return cut;
+  const over = race({ ...play, cutoffAt: null });
+  const mixed = Object.entries(cut).map(
+    ([key, figure]) => [key, share * figure + (1 - share) * (over[key] ?? 0)] as const,
+  );
+  return Object.fromEntries(mixed) as Figures;
+}
+
 /** Only how often he is safe: what other screens set beside what it needs. */
 export function sendChance(question: SendQuestion): number {
   const { baseDistanceFeet } = question.ruleset;
   const { safe, out, trail } = sendValues(question);
   const stakes = { out: Math.max(1e-6, safe - out), trail: Math.max(0, trail) };
   const seconds = fullSeconds(runnerFor(question), baseDistanceFeet, question.figures);
-  return sendRace(seconds, playFor(question), stakes, question.figures).safe;
+  const play = playFor(question);
+  const safeIn = (each: OutfieldPlay): number =>
+    sendRace(seconds, each, stakes, question.figures).safe;
+  return overCutoff(play, question.habits, (each) => ({ safe: safeIn(each) })).safe;
 }
 
 export function planSend(question: SendQuestion): SendPlan {
@@ -217,7 +238,11 @@ export function planSend(question: SendQuestion): SendPlan {
     trail: Math.max(0, values.trail),
   };
   const seconds = fullSeconds(runner, baseDistanceFeet, figures);
-  const race = sendBand(seconds, play, stakes, figures);
+  const raceIn = (runSeconds: number) =>
+    overCutoff(play, question.habits, (each) => ({
+      ...sendBand(runSeconds, each, stakes, figures),
+    }));
+  const race = raceIn(seconds);
   const controlled = controlledSeconds(runner, 0, baseDistanceFeet, figures);
   const stop = (pace: Pace, alertness: Alertness): LastStop | null =>
     lastStop(
@@ -238,7 +263,7 @@ export function planSend(question: SendQuestion): SendPlan {
     turnSeconds: turningLeg(runner, 'full', baseDistanceFeet, figures).secondsAt(0),
     runSeconds: seconds,
     controlledSeconds: controlled,
-    controlledSafe: sendBand(controlled, play, stakes, figures).safe,
+    controlledSafe: raceIn(controlled).safe,
     ball: ballTimes(play, figures),
     stops: { alert: stop('controlled', 'alert'), sleepy: stop('controlled', 'sleepy') },
   };

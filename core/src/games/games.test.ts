@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import rulesets from '../../vectors/games/rulesets.json';
 import lineUps from '../../vectors/games/lineups.json';
 import whole from '../../vectors/games/whole-games.json';
+import type { Position } from '../people/index.ts';
 import type { GameEvent, LineUp, PlayRules } from './events.ts';
 import { PRESETS } from '../rules/index.ts';
 import type { PersonId } from '../units/index.ts';
@@ -11,7 +12,9 @@ import { makeRandom } from '../maths/index.ts';
 import { boxOf } from './box.ts';
 import { countsOf } from './counts.ts';
 import { playOn } from './madeUp.ts';
+import { looksOf } from './fielding.ts';
 import { playRulesOf } from './playRules.ts';
+import { recordsOf } from './records.ts';
 import { gameReader, readGame } from './reading.ts';
 import { situationOf } from './situation.ts';
 import { makeSlot, parseSlot } from './slot.ts';
@@ -511,6 +514,46 @@ describe('the box of a game', () => {
         expect(listed.length).toBeGreaterThanOrEqual(caught - counts[team].pickedOff);
       }
     }
+  });
+});
+
+describe('the outfielders of a game', () => {
+  it('are seen fielding hits clean and bobbling, whoever stands there then', () => {
+    const { state } = readGame(baseball);
+    const looks = looksOf(state);
+    const balls = recordsOf(state).flatMap(({ event, batting }) =>
+      event.kind === 'pitch' &&
+      event.result === 'inPlay' &&
+      ['single', 'double', 'triple', 'error'].includes(event.ball?.result ?? '') &&
+      !['fly', 'pop'].includes(event.ball?.contact ?? '') &&
+      ['LF', 'CF', 'RF'].includes(event.ball?.fielders?.[0] ?? '')
+        ? [{ batting, error: event.ball?.result === 'error' }]
+        : [],
+    );
+    expect(balls.length).toBeGreaterThan(0);
+    expect(looks.filter(({ look }) => look === 'clean' || look === 'bobbles')).toHaveLength(
+      balls.length,
+    );
+    expect(looks.filter(({ look }) => look === 'bobbles')).toHaveLength(
+      balls.filter(({ error }) => error).length,
+    );
+    expect(looksOf(null)).toEqual([]);
+  });
+
+  it('keep the out that came by the cutoff man, and not the one thrown through', () => {
+    const single = baseball.find(
+      (event) => event.kind === 'pitch' && event.ball?.result === 'single' && event.ball.fielders,
+    );
+    if (single?.kind !== 'pitch' || !single.ball) throw new Error('nobody singled');
+    const until = baseball.slice(0, baseball.indexOf(single));
+    const thrown = (by: Position[]) => {
+      const ball = { ...single.ball, result: 'single' as const, contact: 'ground' as const };
+      const runners = [{ from: 'batter' as const, out: 'second' as const, how: 'tag', by }];
+      const told = { ...single, ball: { ...ball, fielders: ['CF'] }, runners };
+      return looksOf(readGame([...until, told]).state).slice(looksOf(readGame(until).state).length);
+    };
+    expect(thrown(['CF', 'SS', '2B']).map(({ look }) => look)).toEqual(['clean', 'hitsCutoff']);
+    expect(thrown(['CF', '2B']).map(({ look }) => look)).toEqual(['clean']);
   });
 });
 

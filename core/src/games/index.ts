@@ -15,6 +15,7 @@ export {
   type Spot,
 } from './events.ts';
 export { battingOf, buntsOf } from './season.ts';
+export { looksOf } from './fielding.ts';
 export { boxOf } from './box.ts';
 export { countsOf } from './counts.ts';
 export { recordsOf } from './records.ts';

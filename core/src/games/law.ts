@@ -3,6 +3,7 @@ import { absence, batterUp, courtesy, placed, reading, sub } from './changes.ts'
 import { judgeCorrection, placeCorrection } from './correction.ts';
 import {
   isPlay,
+  otherSide,
   sideAtBat,
   SIDES,
   type EventOf,
@@ -208,6 +209,7 @@ export function applyPlay(
         batting: side,
         batter,
         pitcher: pitcherOf(before),
+        fielding: before.teams[otherSide(sideAtBat(before.half))],
         bases: before.bases,
         outsBefore: before.outs,
         moves: end.moves,
@@ -309,6 +311,7 @@ export function outForOrder({ before, event }: NonNullable<GameState['lastPlay']
         batting: sideAtBat(before.half),
         batter: right,
         pitcher: pitcherOf(before),
+        fielding: before.teams[otherSide(sideAtBat(before.half))],
         bases: before.bases,
         outsBefore: before.outs,
         moves: [],

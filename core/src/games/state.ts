@@ -71,6 +71,8 @@ export interface PlayRecord {
   batting: Side;
   batter: PersonId;
   pitcher: PersonId | null;
+  /** Whoever was in the field. */
+  fielding: TeamState;
   bases: Bases;
   outsBefore: number;
   /** Everybody who moved or was put out, with void moves left out. */

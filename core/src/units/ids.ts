@@ -21,3 +21,4 @@ export type DrillPassId = Id<'drill pass'>;
 export type SignVersionId = Id<'sign version'>;
 export type SignAnswerId = Id<'sign answer'>;
 export type BuntTryId = Id<'bunt try'>;
+export type FielderLookId = Id<'fielder look'>;

@@ -3,6 +3,7 @@ export { dayIn, isTimeZone } from './days.ts';
 export type {
   AccountId,
   BuntTryId,
+  FielderLookId,
   GameEntryId,
   GameId,
   PassId,

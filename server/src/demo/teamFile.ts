@@ -12,6 +12,7 @@ import { USUAL_NEEDED_CHANCE } from '@bradyon/core/steals';
 import { plainContext, splitsOfBeams, type Reading } from '@bradyon/core/timing';
 import type { GateRunId, OpponentId, PersonId, ReadingId, TestDiveId } from '@bradyon/core/units';
 import { demoBunts } from './bunts.ts';
+import { demoLooks } from './looks.ts';
 import { demoGames } from './games.ts';
 import { gaitOf, readingsOf, type DemoReading } from './readings.ts';
 import { makeUuid } from './uuid.ts';
@@ -53,6 +54,7 @@ export function demoTeamFile(
     together: [],
     testDives: [],
     buntTries: [],
+    fielderLooks: [],
     batting: [],
     battingOrder: { personIds: [] },
     games: [],
@@ -88,6 +90,8 @@ export function demoTeamFile(
   }
   file.games = demoGames(random, file, today);
   file.buntTries = demoBunts(batting, today);
+  const theirs = file.people.filter(({ opponentId }) => opponentId !== null);
+  file.fielderLooks = demoLooks(theirs, today);
   return file;
 }
 

@@ -1,6 +1,7 @@
 export { wallOffsetMs } from './clock.ts';
 export { changeKept } from './changeKept.ts';
 export { growingList, type GrowingList } from './growing.ts';
+export { standing } from './standing.ts';
 export { newId } from './ids.ts';
 export type { Answer, Entry } from './outbox.ts';
 export { LONGEST_WORK_MS, RefusedError, request } from './request.ts';

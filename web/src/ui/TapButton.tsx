@@ -1,5 +1,6 @@
 import type { ComponentProps } from 'react';
 import { onTap } from './onTap.ts';
+import './TapButton.scss';
 
 /** A button that is timed to the millisecond. */
 export function TapButton({

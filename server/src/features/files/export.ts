@@ -4,6 +4,7 @@ import type { TeamId } from '@bradyon/core/units';
 import type { Tx } from '../../db/query.ts';
 import { notFound } from '../../http/problem.ts';
 import { selectReminders } from '../advice/index.ts';
+import { selectAllLooks } from '../bases/index.ts';
 import { selectAllTries } from '../bunts/index.ts';
 import { selectGamesWhole } from '../games/index.ts';
 import { selectAllRuns } from '../gates/index.ts';
@@ -32,6 +33,7 @@ export async function teamFileText(tx: Tx, teamId: TeamId): Promise<string[]> {
     together: await selectTogether(tx),
     testDives: await selectDives(tx),
     buntTries: await selectAllTries(tx),
+    fielderLooks: await selectAllLooks(tx),
     batting: (await selectBatting(tx)).map(withoutVersion),
     battingOrder: withoutVersion(await selectOrder(tx)),
     games: await selectGamesWhole(tx),

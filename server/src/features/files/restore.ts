@@ -4,6 +4,7 @@ import type { TeamId } from '@bradyon/core/units';
 import type { Tx } from '../../db/query.ts';
 import { Problem } from '../../http/problem.ts';
 import { saveReminders } from '../advice/index.ts';
+import { insertLooks } from '../bases/index.ts';
 import { insertTries } from '../bunts/index.ts';
 import { restoreGames } from '../games/index.ts';
 import { restoreRuns } from '../gates/index.ts';
@@ -44,6 +45,7 @@ export async function restoreTeam(
   await restoreTogether(tx, file.together);
   await restoreDives(tx, file.testDives);
   await insertTries(tx, file.buntTries);
+  await insertLooks(tx, file.fielderLooks);
   await restoreBatting(tx, file.batting);
   await restoreOrder(tx, file.battingOrder);
   await restoreGames(tx, file.games);

@@ -1,3 +1,4 @@
+import { gameLooksContract } from '@bradyon/contract/bases';
 import { gameBuntsContract } from '@bradyon/contract/bunts';
 import {
   deviceHereContract,
@@ -21,7 +22,7 @@ import { signedIn } from '../../http/session.ts';
 import { ownerOnly } from '../teams/index.ts';
 import { takeEntries } from './entries.ts';
 import * as games from './games.sql.ts';
-import { buntsOfSeason, seasonOf } from './season.ts';
+import { buntsOfSeason, looksOfSeason, seasonOf } from './season.ts';
 
 const NO_GAME = 'There is no such game any more.';
 
@@ -42,6 +43,11 @@ export function gameRoutes({ pool, reply, live }: Deps): Router {
   router.get('/:teamId/games/bunts', async (req, res) => {
     const rows = await inTeam(pool, signedIn(req), idOf(req, 'teamId'), buntsOfSeason);
     reply(res, gameBuntsContract, rows);
+  });
+
+  router.get('/:teamId/games/looks', async (req, res) => {
+    const rows = await inTeam(pool, signedIn(req), idOf(req, 'teamId'), looksOfSeason);
+    reply(res, gameLooksContract, rows);
   });
 
   router.post('/:teamId/games', async (req, res) => {

@@ -1,7 +1,8 @@
+import type { GameLook } from '@bradyon/contract/bases';
 import type { GameBunt } from '@bradyon/contract/bunts';
 import { eventOf } from '@bradyon/contract/games';
 import type { BattingRecord } from '@bradyon/contract/innings';
-import { battingOf, buntsOf, readGame } from '@bradyon/core/games';
+import { battingOf, buntsOf, looksOf, readGame } from '@bradyon/core/games';
 import { totalsTogether, type BattingTotals } from '@bradyon/core/innings';
 import type { GameId, PersonId } from '@bradyon/core/units';
 import type { Tx } from '../../db/query.ts';
@@ -10,6 +11,7 @@ import { selectAllEntries, selectGames } from './games.sql.ts';
 interface OfGame {
   batting: ReadonlyMap<PersonId, BattingTotals>;
   bunts: readonly GameBunt[];
+  looks: readonly GameLook[];
 }
 
 /** Entries never change, so that a game of so many entries comes to the same for ever. */
@@ -33,12 +35,21 @@ export async function seasonOf(tx: Tx): Promise<BattingRecord[]> {
 }
 
 /** Every bunt of all games of the team in scope. */
-export async function buntsOfSeason(tx: Tx): Promise<GameBunt[]> {
-  const bunts: GameBunt[] = [];
+export function buntsOfSeason(tx: Tx): Promise<GameBunt[]> {
+  return ofSeason(tx, ({ bunts }) => bunts);
+}
+
+/** What all games of the team in scope showed of outfielders. */
+export function looksOfSeason(tx: Tx): Promise<GameLook[]> {
+  return ofSeason(tx, ({ looks }) => looks);
+}
+
+async function ofSeason<Row>(tx: Tx, rowsOf: (game: OfGame) => readonly Row[]): Promise<Row[]> {
+  const rows: Row[] = [];
   for (const { id, lastSeq } of await selectGames(tx)) {
-    if (lastSeq > 0) bunts.push(...(await ofGame(tx, id, lastSeq)).bunts);
+    if (lastSeq > 0) rows.push(...rowsOf(await ofGame(tx, id, lastSeq)));
   }
-  return bunts;
+  return rows;
 }
 
 async function ofGame(tx: Tx, id: GameId, lastSeq: number): Promise<OfGame> {
@@ -49,6 +60,7 @@ async function ofGame(tx: Tx, id: GameId, lastSeq: number): Promise<OfGame> {
   const { state } = readGame(entries.map(eventOf));
   const made = {
     batting: battingOf(state),
+    looks: looksOf(state),
     bunts: buntsOf(state).map(({ personId, bunt }) => ({ personId, ...bunt })),
   };
   if (known.size >= MOST_KNOWN) known.clear();

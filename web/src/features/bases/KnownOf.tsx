@@ -93,10 +93,11 @@ function sendOf(view: BasesInView, send: Send, runner: Person, fielder: Outfield
     degrees: DEGREES[fielder],
     hit: 'medium',
     outfielderAt: view.spotOf(fielder),
-    approach: 'standing',
+    approach: 'usual',
     bobbled: null,
     armMph: view.armOf(fielder, 'timed').mph,
     cutoff: true,
+    habits: view.habitsFor(fielder),
     runner: view.gaitOf(runner),
     value: view.value,
   };

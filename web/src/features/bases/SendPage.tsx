@@ -27,6 +27,7 @@ import {
   DIRECTIONS,
   FIELD_TEXT,
   gapWords,
+  habitWords,
   HIT_TEXT,
   lanesOf,
   nameOf,
@@ -119,15 +120,18 @@ function SendAnswer({ view }: { view: BasesInView }) {
     bobbled: draft.bobbled,
     armMph: arm.mph,
     cutoff: draft.cutoff,
+    habits: view.habitsFor(fielder),
     runner: gaitOf(person),
     value: view.value,
   };
   const plan = planSend(question);
+  const habits = habitWords(question.habits);
   const { alert, sleepy } = plan.stops;
   const mirrored = {
     degrees: 90 - draft.degrees,
     outfielderAt: view.spotOf(outfielderFor(90 - draft.degrees)),
     armMph: view.armOf(outfielderFor(90 - draft.degrees)).mph,
+    habits: view.habitsFor(outfielderFor(90 - draft.degrees)),
   };
   const otherField = FIELD_TEXT[outfielderFor(90 - draft.degrees)];
   const rows = [
@@ -164,6 +168,7 @@ function SendAnswer({ view }: { view: BasesInView }) {
             <p>
               Anywhere from {percent(plan.low)} to {percent(plan.high)}. {armText(fielder, arm)}.
             </p>
+            {habits !== null && <p className="quiet">{habits}</p>}
           </div>
         </section>
         <section className="card-box">

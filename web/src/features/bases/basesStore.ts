@@ -32,7 +32,7 @@ const NEW_BASES: BasesDraft = {
   send: null,
   degrees: 70,
   hit: 'medium',
-  approach: 'charging',
+  approach: 'usual',
   bobbled: null,
   arm: 'timed',
   cutoff: true,

@@ -1,11 +1,13 @@
 import {
   armByThrows,
+  habitsOf,
   BASES_FIGURES,
   usualArm,
   OUTFIELD_SHADES,
   usualOutfieldSpot,
   type BasesFigures,
   type Outfielder,
+  type OutfieldHabits,
   type OutfieldShade,
 } from '@bradyon/core/bases';
 import type { Person } from '@bradyon/core/people';
@@ -17,6 +19,7 @@ import { usePeople, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { keepLast, useTimes } from '../timing/index.ts';
 import { useBasesDraft, type ArmLook } from './basesStore.ts';
+import { useLooks } from './useLooks.ts';
 
 const figuresFor = keepLast(
   (level: LevelName, changes: Partial<Record<string, number>>): BasesFigures =>
@@ -43,6 +46,7 @@ export function useBases() {
   const times = useTimes(team);
   const people = usePeople(team.id);
   const { onField } = usePlaying(team.id);
+  const looks = useLooks(team.id);
   const draft = useBasesDraft();
   const figures = figuresFor(team.id, team.level, team.fieldChanges.bases);
   // Our runners: while they bat it is asked for our next time up.
@@ -85,6 +89,11 @@ export function useBases() {
     const by = look === 'strong' ? figures.strongArm : look === 'weak' ? -figures.strongArm : 0;
     return { mph: usual + by, look: look === 'timed' ? 'usual' : look, person, count: 0 };
   };
+  /** By what was seen of whoever plays there, else as is usual. */
+  const habitsFor = (position: Outfielder): OutfieldHabits => {
+    const person = outfielderOf(position);
+    return habitsOf(person ? looks.of(person.id) : [], figures.bobbles);
+  };
   const spotOf = (position: Outfielder): Place =>
     draft.moved[position] ??
     usualOutfieldSpot(position, figures, shadeOf(odds.inGame?.outfield ?? null));
@@ -97,14 +106,19 @@ export function useBases() {
     on: odds.on,
     gaitOf,
     armOf,
+    outfielderOf,
+    looks,
+    habitsFor,
     spotOf,
     value: valueOf(odds.game, situation),
-    isLoading: odds.isLoading || times.isLoading || people.isLoading || !odds.isCurrent,
-    error: odds.error ?? times.error ?? people.error,
+    isLoading:
+      odds.isLoading || times.isLoading || people.isLoading || looks.isLoading || !odds.isCurrent,
+    error: odds.error ?? times.error ?? people.error ?? looks.error,
     retry: () => {
       odds.retry();
       times.retry();
       people.retry();
+      looks.retry();
     },
   };
 }

@@ -1,8 +1,11 @@
 import type {
   Approach,
   CatchSeen,
+  FielderLook,
+  Habit,
   HitSpeed,
   Outfielder,
+  OutfieldHabits,
   Send,
   SendPlan,
   SendVerdict,
@@ -21,6 +24,7 @@ export const SEND_TEXT: Record<Send, string> = {
 export const BAG_TEXT = { 1: 'first', 2: 'second', 3: 'third', 4: 'home' } as const;
 export const HIT_TEXT: Record<HitSpeed, string> = { soft: 'Soft', medium: 'Medium', hard: 'Hard' };
 export const APPROACH_TEXT: Record<Approach, string> = {
+  usual: 'As usual',
   charging: 'Charging',
   standing: 'Set',
   away: 'Going away',
@@ -70,6 +74,37 @@ export function armText(position: Outfielder, { mph, look, count }: ArmInView): 
       ? `from ${String(count)} ${count === 1 ? 'throw' : 'throws'}`
       : ARM_TEXT[look].toLowerCase();
   return `${position}, ${String(Math.round(mph))} mph, ${from}`;
+}
+
+/** Of each habit, what it is called when it is seen and when it is not. */
+export const LOOK_TEXT: Record<FielderLook, string> = {
+  charges: 'Charged',
+  waits: 'Waited',
+  clean: 'Clean',
+  bobbles: 'Bobbled',
+  hitsCutoff: 'Hit the cutoff',
+  overthrows: 'Over the cutoff',
+  throwsBehind: 'Threw behind',
+  asleep: 'Not looking',
+};
+
+const times = ({ did, seen }: Habit): string => `${String(did)} of ${String(seen)}`;
+
+/**
+ * What was seen of an outfielder, in a line; null where nothing was. What is rare is told once it was seen.
+ * @example 'Charged 3 of 4, bobbled 1 of 8.'
+ */
+export function habitWords(habits: OutfieldHabits): string | null {
+  const { charges, bobbles, hitsCutoff, throwsBehind } = habits;
+  const over = hitsCutoff.seen - hitsCutoff.did;
+  const words = [
+    ...(charges.seen > 0 ? [`charged ${times(charges)}`] : []),
+    ...(bobbles.did > 0 ? [`bobbled ${times(bobbles)}`] : []),
+    ...(over > 0 ? [`threw over the cutoff ${times({ ...hitsCutoff, did: over })}`] : []),
+    ...(throwsBehind.seen > 0 ? [`looked behind the runner ${times(throwsBehind)}`] : []),
+  ];
+  const line = words.join(', ');
+  return line === '' ? null : `${line.charAt(0).toUpperCase()}${line.slice(1)}.`;
 }
 
 /** The race of a send, to one scale. */

@@ -124,7 +124,7 @@ function Counter({ person, bunters }: { person: Person; bunters: ReturnType<type
         onChange={setAimed}
       />
       <h2>Where did it go?</h2>
-      <div className="bunt-taps">
+      <div className="tap-grid">
         {BUNT_LANES.map((lane) => (
           <TapButton
             key={lane}
@@ -136,11 +136,11 @@ function Counter({ person, bunters }: { person: Person; bunters: ReturnType<type
           </TapButton>
         ))}
       </div>
-      <div className="bunt-taps">
+      <div className="tap-grid">
         {OFF.map((result) => (
           <TapButton
             key={result}
-            className="bunt-off"
+            className="tap-quiet"
             onTap={() => {
               tap(result, null);
             }}

@@ -3,17 +3,8 @@ import { ownBunting, type BuntSkill, type BuntTry, type OwnBunting } from '@brad
 import type { BuntTryId, PersonId, TeamId } from '@bradyon/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
-import { newId, request } from '../../api/index.ts';
+import { newId, request, standing } from '../../api/index.ts';
 import { buntsKept, buntWrite } from './writes.ts';
-
-/** Without those that were undone, in their order. */
-function standing(rows: Iterable<BuntTryRecord>): BuntTryRecord[] {
-  const all = [...rows];
-  const gone = new Set(all.map(({ undoes }) => undoes));
-  return all
-    .filter(({ id, undoes }) => undoes === null && !gone.has(id))
-    .toSorted((a, b) => a.takenAt.localeCompare(b.takenAt));
-}
 
 const NO_BUNTS: GameBunt[] = [];
 

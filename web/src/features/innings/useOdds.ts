@@ -84,7 +84,10 @@ export function useOdds({
   const team = useTeam();
   const { situation, set, hasGame, inGame } = useSituation(team.id, team.ruleset.innings);
   const { level, rules, average } = useLevel();
-  const { ours, theirs, people, ...loading } = useSides(level, (ofGame && inGame?.order) || null);
+  const { ours, theirs, people, ...loading } = useSides(
+    level,
+    ofGame ? (inGame?.order ?? null) : null,
+  );
   const asked: GameAsked = {
     level,
     rules,

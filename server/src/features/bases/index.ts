@@ -1,0 +1,2 @@
+export { basesRoutes } from './bases.routes.ts';
+export { insertLooks, selectAllLooks } from './bases.sql.ts';
