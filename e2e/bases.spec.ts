@@ -65,6 +65,25 @@ test('own eyes are worth more than a shout, and two outs end the tagging', async
   await expect(page.getByText('With two outs nobody tags')).toBeVisible();
 });
 
+test('the runner on third is thrown at more often the nearer they play', async ({ page }) => {
+  await openRoom(page, 'bases/grounders');
+  await page.getByRole('checkbox', { name: 'Third base taken' }).click();
+  await page.getByRole('checkbox', { name: 'First base taken' }).click();
+  await expect(page.getByRole('heading', { name: / on third, ball on the ground/ })).toBeVisible();
+  const thrown = async (depth: string): Promise<number> => {
+    const row = page.getByRole('row', { name: depth });
+    return Number(/(\d+)\+?%/.exec(await row.getByRole('cell').nth(2).innerText())?.[1]);
+  };
+  expect(await thrown('Infield in')).toBeGreaterThan(await thrown('Infield back'));
+  // Odds takes it from here, by the two players.
+  await page.goto(page.url().replace(/bases\/grounders/, 'innings'));
+  await page.getByText('Go on contact, infield in').click();
+  await expect(page.getByText(/by the legs of this runner and this batter/).first()).toBeVisible();
+  await page.goto(page.url().replace(/innings$/, 'bases/grounders'));
+  await page.getByText('2 out', { exact: true }).click();
+  await expect(page.getByText('With two outs everybody runs on contact')).toBeVisible();
+});
+
 test('turns and their arms print on one page', async ({ page }) => {
   await openRoom(page, 'bases/turns');
   const sheet = page.getByRole('article', { name: 'Turns' });

@@ -19,7 +19,14 @@ export {
 export { FIELD_FIGURES, NO_FIELD_CHANGES, type FieldChanges } from './field.ts';
 export { armByThrows, throwByArm } from './arms.ts';
 export { halfwayFor, planTag, tagDepth, type TagQuestion } from './flyPlan.ts';
-export { planGrounder } from './grounder.ts';
+export {
+  GOOD_READ,
+  INFIELD_DEPTHS,
+  planGrounder,
+  type GrounderPlan,
+  type GrounderQuestion,
+  type InfieldDepth,
+} from './grounder.ts';
 export {
   FIELDER_LOOKS,
   habitsOf,

@@ -14,6 +14,7 @@ import {
   bowTime,
   breakEvenCatch,
   habitsOf,
+  INFIELD_DEPTHS,
   lastStop,
   noTurn,
   OUTFIELD,
@@ -28,11 +29,13 @@ import {
   turnDepth,
   usualOutfieldSpot,
   type FielderLook,
+  type GrounderQuestion,
   type OutfieldPlay,
   type SendQuestion,
   type TagQuestion,
 } from './index.ts';
 import { reachFeet, SPEED_PER_MPH } from '../race/index.ts';
+import { BUNT_FIGURES } from '../bunts/index.ts';
 import { CONTACT } from '../innings/index.ts';
 
 const figures = figuresAt(BASES_FIGURES, 'college', {});
@@ -294,19 +297,80 @@ describe('a tag', () => {
 });
 
 describe('a grounder', () => {
-  it('is never worse read than guessed, and infield in is the riskier', () => {
-    for (const outs of [0, 1] as const) {
-      for (const infield of ['in', 'back'] as const) {
-        const { go, wait, read } = planGrounder(outs, CONTACT[infield], value, 1);
-        expect(read).toBeGreaterThanOrEqual(go - 1e-9);
-        expect(Number.isFinite(wait)).toBe(true);
+  const usual = figuresAt(BASES_FIGURES, 'hs', {});
+  const infield = figuresAt(BUNT_FIGURES, 'hs', {});
+  const legs = (topSpeed: number) => ({ topSpeed, accelerationSeconds: 0.75 });
+  const grounder = (parts: Partial<GrounderQuestion> = {}) =>
+    planGrounder({
+      outs: 1,
+      depth: 'back',
+      ruleset: PRESETS.fullSizeSeven,
+      figures: usual,
+      infield,
+      runner: legs(25.5),
+      batter: legs(25.5),
+      value,
+      ...parts,
+    });
+
+  it('ends about as the agreed shares of a high-school game say', () => {
+    for (const depth of ['in', 'back'] as const) {
+      const { shares } = grounder({ depth });
+      for (const key of ['through', 'outAtHome', 'conceded', 'scoresIfHolding'] as const) {
+        expect(Math.abs(shares[key] - CONTACT[depth][key]), `${depth} ${key}`).toBeLessThan(0.12);
       }
-      const gain = (infield: 'in' | 'back') => {
-        const { go, wait } = planGrounder(outs, CONTACT[infield], value);
-        return go - wait;
-      };
-      expect(gain('back')).toBeGreaterThan(gain('in'));
     }
+  });
+
+  it('is worth more going the deeper they play, and the quicker the runner', () => {
+    for (const outs of [0, 1] as const) {
+      const [near, corners, back] = INFIELD_DEPTHS.map((depth) => grounder({ outs, depth }));
+      expect(near?.thrownHome).toBeGreaterThan(corners?.thrownHome ?? 1);
+      expect(corners?.thrownHome).toBeGreaterThan(back?.thrownHome ?? 1);
+      expect(near?.shares.through).toBeGreaterThan(back?.shares.through ?? 1);
+      for (const depth of INFIELD_DEPTHS) {
+        const by = [20, 23, 26, 29].map((speed) => grounder({ outs, depth, runner: legs(speed) }));
+        for (const [nth, each] of by.slice(1).entries()) {
+          expect(each.go).toBeGreaterThanOrEqual((by[nth]?.go ?? 0) - 1e-9);
+          expect(each.wait).toBeGreaterThanOrEqual((by[nth]?.wait ?? 0) - 1e-9);
+          expect(each.read).toBeGreaterThanOrEqual((by[nth]?.read ?? 0) - 1e-9);
+        }
+        // Whoever beats the throw home more often is thrown at less often.
+        expect(by[3]?.thrownHome).toBeLessThanOrEqual(by[0]?.thrownHome ?? 0);
+      }
+    }
+  });
+
+  it('has shares from 0 to 1 whatever the figures, and a reader who is late gains nothing', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...INFIELD_DEPTHS),
+        fc.constantFrom(0 as const, 1 as const),
+        fc.double({ min: 15, max: 32, noNaN: true }),
+        fc.double({ min: 15, max: 32, noNaN: true }),
+        fc.double({ min: 45, max: 150, noNaN: true }),
+        (depth, outs, runner, batter, groundSpeed) => {
+          const plan = grounder({
+            depth,
+            outs,
+            runner: legs(runner),
+            batter: legs(batter),
+            figures: { ...usual, groundSpeed },
+          });
+          for (const chance of [...Object.values(plan.shares), plan.thrownHome, plan.safeAtHome]) {
+            expect(chance).toBeGreaterThanOrEqual(0);
+            expect(chance).toBeLessThanOrEqual(1 + 1e-9);
+          }
+          expect(plan.shares.outAtHome + plan.shares.conceded).toBeLessThanOrEqual(1 + 1e-9);
+        },
+      ),
+      { numRuns: 60 },
+    );
+    const late = (groundReadSeconds: number) =>
+      grounder({ figures: { ...usual, groundReadSeconds } }).read;
+    expect(late(0.6)).toBeLessThan(late(0));
+    // Nobody who sees at once whither it goes is worse off than one who guesses, but for wrong reads.
+    expect(late(0)).toBeGreaterThan(grounder().go - 1e-9);
   });
 });
 

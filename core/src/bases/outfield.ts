@@ -32,35 +32,41 @@ function outfieldFeetAfter(seconds: number, speed: number, drag: number): number
   return Math.log1p(drag * speed * seconds) / drag;
 }
 
+type Legs = Pick<
+  BasesFigures,
+  'grassDrag' | 'outfielderSpeed' | 'outfielderAcceleration' | 'outfielderReact' | 'outfielderReach'
+>;
+
+/** By how much a fielder has the ball within reach, feet; below 0: not yet. */
+export function reachedBy(
+  seconds: number,
+  { speed, outfielderFeet, asideFeet }: BallToOutfield,
+  figures: Legs,
+): number {
+  const rolled = outfieldFeetAfter(seconds, speed, figures.grassDrag);
+  const run = distanceAfter(Math.max(0, seconds - figures.outfielderReact), {
+    topSpeed: figures.outfielderSpeed,
+    accelerationSeconds: figures.outfielderAcceleration,
+    startSpeed: 0,
+  });
+  return run + figures.outfielderReach - Math.hypot(rolled - outfielderFeet, asideFeet);
+}
+
 /**
  * When and how deep an outfielder has the ball. Both belong together: neither may be entered without
  * the other.
  */
 export function outfieldMeet(
-  { speed, outfielderFeet, asideFeet }: BallToOutfield,
-  figures: Pick<
-    BasesFigures,
-    | 'grassDrag'
-    | 'outfielderSpeed'
-    | 'outfielderAcceleration'
-    | 'outfielderReact'
-    | 'outfielderReach'
-  >,
+  ball: BallToOutfield,
+  figures: Legs,
+  toleranceSeconds = 1e-7,
 ): Fielded {
-  const curve = {
-    topSpeed: figures.outfielderSpeed,
-    accelerationSeconds: figures.outfielderAcceleration,
-    startSpeed: 0,
-  };
-  const spare = (seconds: number): number => {
-    const rolled = outfieldFeetAfter(seconds, speed, figures.grassDrag);
-    const run = distanceAfter(Math.max(0, seconds - figures.outfielderReact), curve);
-    return run + figures.outfielderReach - Math.hypot(rolled - outfielderFeet, asideFeet);
-  };
+  const spare = (seconds: number): number => reachedBy(seconds, ball, figures);
   let before = 0;
   while (before < LONGEST_SECONDS && spare(before + STEP_SECONDS) < 0) before += STEP_SECONDS;
-  const seconds = rootOf(spare, before, before + STEP_SECONDS, 1e-7) ?? before + STEP_SECONDS;
-  return { seconds, feet: outfieldFeetAfter(seconds, speed, figures.grassDrag) };
+  const seconds =
+    rootOf(spare, before, before + STEP_SECONDS, toleranceSeconds) ?? before + STEP_SECONDS;
+  return { seconds, feet: outfieldFeetAfter(seconds, ball.speed, figures.grassDrag) };
 }
 
 /** A place so far from home plate in a direction: 0 degrees is the first-base line, 90 the third-base line. */

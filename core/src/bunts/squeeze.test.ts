@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { near, setupOf } from '../../test/bunts.ts';
 import cells from '../../vectors/field/bunt_cells.json';
 import vectors from '../../vectors/field/squeeze.json';
+import { makeRandom, normalDraw } from '../maths/index.ts';
 import { figuresAt } from '../timing/figures.ts';
 import {
   aimMap,
@@ -17,6 +18,7 @@ import {
   type BuntFigures,
   type SqueezeClock,
 } from './index.ts';
+import { resolveBunt } from './resolve.ts';
 
 const OF_SPORT = {
   baseball: { name: 'bb_suicide', level: 'college', rollFeet: 30, hardest: 58 },
@@ -97,6 +99,78 @@ describe('the squeeze clock', () => {
       near(outcome.foul, result.foul, tolerance, 'foul');
       near(outcome.other, result.other, tolerance, 'other');
       near(outcome.scoreInTheEnd, result.scoreIfFoulRepeats, tolerance, 'in the end');
+    },
+  );
+});
+
+describe('a squeeze played out many times', () => {
+  const DRAWS = 12_000;
+
+  it.each([
+    { level: 'college', name: 'bb_suicide', breakSeconds: -0.1, showSeconds: 0.1 },
+    { level: 'college', name: 'bb_suicide', breakSeconds: -0.4, showSeconds: -0.2 },
+    { level: 'college', name: 'bb_suicide', breakSeconds: 0.15, showSeconds: 0.25 },
+    { level: 'fpCollege', name: 'fp_suicide', breakSeconds: 0.15, showSeconds: 0.1 },
+  ] as const)(
+    'ends as the clock says: $level, break $breakSeconds, show $showSeconds',
+    ({ level, name, ...marks }) => {
+      const figures: BuntFigures = figuresAt(BUNT_FIGURES, level, {});
+      const state = cells.cells.find((each) => each.name === name);
+      if (!state) throw new Error('no such state');
+      const setup = setupOf(state.setup, cells.RE24);
+      const { releaseSeconds, pitchSeconds } = figures;
+      const clock: SqueezeClock = { ...marks, releaseSeconds, pitchSeconds };
+      const { topSpeed, accelerationSeconds } = setup.batter;
+      const ready = prepareBunt({
+        ...setup,
+        runners: [squeezeRunner({ topSpeed, accelerationSeconds }, clock, figures)],
+      });
+      const skill = shownLate(skillOf(figures, 'suicide'), lateShow(clock));
+      const [slowest, hardest] = [10, level === 'college' ? 58 : 48];
+      const map = buntMap(ready, { directions: 60, paces: 40, slowest, hardest });
+      const aims = aimMap(map, skill, ready);
+      const aim = aims.reduce((best, each) =>
+        Math.abs(each.degrees - 50) + Math.abs(each.rollFeet - 22) <
+        Math.abs(best.degrees - 50) + Math.abs(best.rollFeet - 22)
+          ? each
+          : best,
+      );
+      const pitchOut = pitchOutChance(clock, 1, figures);
+      const told = squeezeOutcome(aim, skill, pitchOut, figures);
+
+      // Nothing of the map is used here: every ball is fielded where it went.
+      const random = makeRandom(31);
+      const sums = { score: 0, runnerOut: 0, foul: 0 };
+      for (let draw = 0; draw < DRAWS; draw += 1) {
+        if (random() < pitchOut) {
+          if (random() < figures.pitchOutDead) sums.runnerOut += 1;
+          continue;
+        }
+        const met = random();
+        if (met < skill.missed) {
+          if (random() < figures.missedSuicide) sums.runnerOut += 1;
+        } else if (met < skill.missed + skill.tipped) sums.foul += 1;
+        else if (met < skill.missed + skill.tipped + skill.popped) {
+          if (random() >= skill.popCaught) sums.foul += 1;
+          else if (random() < figures.popSuicide) sums.runnerOut += 1;
+        } else {
+          const degrees = normalDraw(random, aim.degrees, skill.sdDegrees);
+          if (degrees < 0 || degrees > 90) sums.foul += 1;
+          else {
+            const pace = Math.exp(normalDraw(random, Math.log(aim.speed), skill.sdPace));
+            const speed = Math.min(hardest, Math.max(slowest, pace));
+            const { leadOut } = resolveBunt({ degrees, speed }, ready);
+            sums.runnerOut += leadOut;
+            sums.score += 1 - leadOut;
+          }
+        }
+      }
+      for (const key of ['score', 'runnerOut', 'foul'] as const) {
+        const share = sums[key] / DRAWS;
+        // Four times what so many draws leave open, and what the cells of the map round.
+        const open = 4 * Math.sqrt((share * (1 - share)) / DRAWS) + 0.003;
+        expect(Math.abs(share - told[key]), key).toBeLessThan(open);
+      }
     },
   );
 });

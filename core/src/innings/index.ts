@@ -10,6 +10,7 @@ export {
   type BattingRates,
   type BuntOutcomes,
   type ContactShares,
+  type Infield,
   type KnownBunt,
   type SqueezeOutcomes,
 } from './rates.ts';

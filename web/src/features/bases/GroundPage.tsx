@@ -1,8 +1,9 @@
-import { planGrounder } from '@bradyon/core/bases';
-import type { ContactShares } from '@bradyon/core/innings';
-import { How } from '../../ui/index.ts';
+import { GOOD_READ, INFIELD_DEPTHS, type InfieldDepth } from '@bradyon/core/bases';
+import { Failure, How, Loading, percent } from '../../ui/index.ts';
 import { BasesPage } from './BasesPage.tsx';
 import type { BasesInView } from './useBases.ts';
+import { useGrounders } from './useGrounders.ts';
+import { nameOf } from './words.ts';
 
 /** A ball on the ground with a runner on third. */
 export function GroundPage() {
@@ -19,72 +20,75 @@ export function GroundPage() {
   );
 }
 
-type Setting = 'in' | 'corners' | 'back';
-const SETTING_TEXT: Record<Setting, string> = {
+const DEPTH_TEXT: Record<InfieldDepth, string> = {
   in: 'Infield in',
   corners: 'Corners in',
   back: 'Infield back',
 };
 
-/** Corners in: half of the balls are played as if all were in. */
-function between(a: ContactShares, b: ContactShares): ContactShares {
-  return {
-    through: (a.through + b.through) / 2,
-    outAtHome: (a.outAtHome + b.outAtHome) / 2,
-    conceded: (a.conceded + b.conceded) / 2,
-    scoresIfHolding: (a.scoresIfHolding + b.scoresIfHolding) / 2,
-  };
-}
-
 function Ground({ view }: { view: BasesInView }) {
-  const { odds, situation, value } = view;
+  const { odds, situation, value, on } = view;
   const outs = situation.outs === 1 ? 1 : 0;
-  const { contact } = odds.level;
-  const shares: Record<Setting, ContactShares> = {
-    in: contact.in,
-    corners: between(contact.in, contact.back),
-    back: contact.back,
-  };
+  const runner = on[3];
+  const { plans, isOld, error, retry } = useGrounders(view, {
+    runner,
+    batter: odds.up?.person,
+    value,
+  });
+  if (error) return <Failure error={error} retry={retry} />;
+  if (!plans) return <Loading what="the grounders" />;
   const run = value(4, outs, 1, 0) - value(4, outs, 0, 0);
   const points = (size: number): string =>
     situation.by === 'runs'
       ? `${size.toFixed(2).replace(/^0/, '')} runs`
       : `${(size * 100).toFixed(1)} points`;
-  const rows = (['in', 'corners', 'back'] as const).map((setting) => {
-    const plan = planGrounder(outs, shares[setting], value);
+  const told = odds.inGame?.infield;
+  const rows = INFIELD_DEPTHS.flatMap((depth, nth) => {
+    const plan = plans[nth];
+    if (!plan) return [];
     const gain = plan.go - plan.wait;
     const call =
       Math.abs(gain) <= CLOSE_RUNS * run ? 'Close' : gain > 0 ? 'Go on contact' : 'See it through';
-    return { setting, plan, gain, call, read: plan.read - Math.max(plan.go, plan.wait) };
+    const read = plan.read - Math.max(plan.go, plan.wait);
+    return [{ depth, plan, gain, call, read, isTold: DEPTH_TOLD[depth].includes(told ?? '') }];
   });
   return (
     <div className="bases-two">
-      <section className="card-box">
-        <h2>Runner on third, ball on the ground</h2>
+      <section className="card-box" aria-busy={isOld}>
+        <h2>{nameOf(runner, 'Runner')} on third, ball on the ground</h2>
         <table className="bases-table">
           <thead>
             <tr>
               <th scope="col">They play</th>
               <th scope="col">Call</th>
               <th scope="col">Worth</th>
+              <th scope="col">Thrown home</th>
+              <th scope="col">Safe then</th>
               <th scope="col">A good read adds</th>
             </tr>
           </thead>
           <tbody>
-            {rows.map(({ setting, gain, call, read }) => (
-              <tr key={setting}>
-                <th scope="row">{SETTING_TEXT[setting]}</th>
+            {rows.map(({ depth, plan, gain, call, read, isTold }) => (
+              <tr key={depth}>
+                <th scope="row">
+                  {DEPTH_TEXT[depth]}
+                  {isTold && ', as in the game'}
+                </th>
                 <td>
                   <strong>{call}</strong>
                 </td>
                 <td className="figure">{points(Math.abs(gain))}</td>
-                <td className="figure">{points(Math.max(0, read))}</td>
+                <td className="figure">{percent(plan.thrownHome)}</td>
+                <td className="figure">{plan.thrownHome > 0 ? percent(plan.safeAtHome) : '–'}</td>
+                <td className="figure">{read > LEAST_RUNS * run ? points(read) : 'nothing'}</td>
               </tr>
             ))}
           </tbody>
         </table>
         <p className="quiet bases-note">
-          For a runner alone on third. A good read is right four times in five.
+          For a runner alone on third. Thrown home: of the balls that are stopped, when the runner
+          goes. A good read is right {percent(GOOD_READ)} of the time, and starts later than going
+          on contact.
         </p>
       </section>
       <div className="bases-side">
@@ -102,8 +106,10 @@ function Ground({ view }: { view: BasesInView }) {
           <p>Walk off in foul ground, come back in fair ground. Ball in the dirt: read it down.</p>
           <How>
             <p>
-              How often a ball gets through, is thrown home or is given up is under Odds, Rates, and
-              yours to change. Runs and wins come from your lineup.
+              Grounders of every speed and direction are played against an infield at this depth:
+              who gets there, the throw home or to first, and your two runners. The defense takes
+              the out that costs it least. Its constants are under Team, Field. It was never checked
+              against real plays.
             </p>
           </How>
         </section>
@@ -111,5 +117,14 @@ function Ground({ view }: { view: BasesInView }) {
     </div>
   );
 }
+/** What the game calls it when the infield plays so deep. */
+const DEPTH_TOLD: Record<InfieldDepth, readonly string[]> = {
+  in: ['in'],
+  corners: ['cornersIn'],
+  back: ['back', 'middleBack'],
+};
+
 /** Nearer than this in runs is too close to call. */
 const CLOSE_RUNS = 0.02;
+/** Less than this in runs would be shown as 0. */
+const LEAST_RUNS = 0.005;

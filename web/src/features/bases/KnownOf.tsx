@@ -6,19 +6,14 @@ import {
   type Send,
   type SendQuestion,
 } from '@bradyon/core/bases';
-import type { Gamble, KnownBunt } from '@bradyon/core/innings';
 import type { Person } from '@bradyon/core/people';
 import type { ReactNode } from 'react';
 import { useKnownBunt } from '../bunts/index.ts';
-import type { OddsInView } from '../innings/index.ts';
+import { averageValue, type KnownHere, type OddsInView } from '../innings/index.ts';
 import { usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { useBases, type BasesInView } from './useBases.ts';
-
-/** What these people are good for: a bunt, and how often each send and tag works. */
-export interface KnownPeople extends KnownBunt {
-  works: Partial<Record<Gamble, number>>;
-}
+import { useGrounders } from './useGrounders.ts';
 
 const DEGREES: Record<Outfielder, number> = { LF: 70, CF: 45, RF: 20 };
 /** Caught a little in front of where he plays. Judgment. */
@@ -31,10 +26,10 @@ export function KnownOf({
   children,
 }: {
   view: OddsInView;
-  children: (known: KnownPeople) => ReactNode;
+  children: (known: KnownHere) => ReactNode;
 }) {
-  const { id } = useTeam();
-  const { onField } = usePlaying(id);
+  const team = useTeam();
+  const { onField } = usePlaying(team.id);
   const bases = useBases();
   const ours = situation.batting === 'we' && order.length > 0;
   const known = useKnownBunt({
@@ -44,14 +39,29 @@ export function KnownOf({
     on: bases.on,
     pitcherThrows: onField.pitcher?.throws ?? 'right',
   });
-  return children({ ...known, works: ours && !bases.isLoading ? worksFor(bases) : {} });
+  const { playChanges } = team;
+  // Runs decide which out they take: what it is worth here is weighed after.
+  const grounders = useGrounders(bases, {
+    runner: bases.on[3],
+    batter: up?.person,
+    value: averageValue(team),
+    isAsked: ours && !bases.isLoading && situation.bases === 4 && bases.on[3] !== undefined,
+  });
+  const [near, , back] = grounders.plans ?? [];
+  // A sheet of the team's own stands above what is worked out.
+  const isOwn = Boolean(playChanges.contactIn ?? playChanges.contactBack);
+  const contact =
+    ours && bases.on[3] && near && back && !grounders.isOld && !isOwn
+      ? { in: near.shares, back: back.shares }
+      : null;
+  return children({ ...known, contact, works: ours && !bases.isLoading ? worksFor(bases) : {} });
 }
 
 /** On a medium single, or a fly ball a little in front of him, to each field alike. */
-function worksFor(view: BasesInView): KnownPeople['works'] {
+function worksFor(view: BasesInView): KnownHere['works'] {
   const { situation, on } = view;
   const outs = situation.outs as 0 | 1 | 2;
-  const works: KnownPeople['works'] = {};
+  const works: KnownHere['works'] = {};
   const toAll = (chance: (fielder: Outfielder) => number): number =>
     OUTFIELD.reduce((sum, fielder) => sum + chance(fielder), 0) / OUTFIELD.length;
   const send = (kind: Send, runner: Person): number =>

@@ -1,12 +1,17 @@
 import {
   bestBow,
   bowTime,
+  INFIELD_DEPTHS,
   noTurn,
+  planGrounder,
   sharpTurn,
   type Bow,
   type BowRun,
+  type GrounderPlan,
+  type GrounderQuestion,
   type TurnLimits,
 } from '@bradyon/core/bases';
+import { valueFrom, type ValueTable } from '@bradyon/core/innings';
 import { expose } from 'comlink';
 
 /** The ways round a bag, to compare. */
@@ -25,6 +30,11 @@ export interface TurnsAsked {
   own: { outFeet: number; shortFeet: number };
 }
 
+/** Balls on the ground against every depth of the infield; what they are worth as plain numbers. */
+export interface GroundersAsked extends Omit<GrounderQuestion, 'depth' | 'value'> {
+  values: ValueTable;
+}
+
 /** So far out there is room, as a share of the base distance. */
 const ROOM = 0.2;
 const TAUGHT_FEET = 4;
@@ -38,6 +48,9 @@ const heavy = {
     four: bestBow(start, limits, speed, TAUGHT_FEET),
     own: bowTime({ ...start, ...own }, limits, speed),
   }),
+  /** One for each of INFIELD_DEPTHS. */
+  grounders: ({ values, ...asked }: GroundersAsked): GrounderPlan[] =>
+    INFIELD_DEPTHS.map((depth) => planGrounder({ ...asked, depth, value: valueFrom(values) })),
 };
 export type Heavy = typeof heavy;
 

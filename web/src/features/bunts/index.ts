@@ -1,2 +1,3 @@
 export { useBunters } from './useBunters.ts';
+export { buntFigures } from './useBunt.ts';
 export { useKnownBunt } from './useKnownBunt.ts';

@@ -13,7 +13,7 @@ import { bestAt, bestChoices } from './best.ts';
 import { gamblesHere } from './gambles.ts';
 import { makeTables, misfitOf, openGame, valueOf, type Game } from './game.ts';
 import { MAP_TEXT, mapOf, MAPS, spreadsOf } from './maps.ts';
-import { platesHere } from './plate.ts';
+import { NOTHING_KNOWN, platesHere } from './plate.ts';
 import type { Situation } from './situation.ts';
 import { situationWords } from './situationWords.ts';
 import type { Batter } from './sides.ts';
@@ -156,7 +156,7 @@ describe('what may be tried', () => {
       success: level.bunt.success - 0.2,
       leadOut: level.bunt.leadOut + 0.2,
     };
-    const known = { bunt, squeeze: null, works: { secondToHomeOnSingle: 0.41 } };
+    const known = { bunt, squeeze: null, contact: null, works: { secondToHomeOnSingle: 0.41 } };
     const [usual] = platesHere(average, situation, null);
     const [poor] = platesHere(average, situation, null, known);
     expect(poor?.gain).toBeLessThan(usual?.gain ?? 0);
@@ -175,6 +175,24 @@ describe('what may be tried', () => {
     const own = send(known.works);
     expect(own && gambleFacts(own)).toContain('these players 41%');
     expect(own && gambleHow(own, 'win')).toContain('these players make it 41%');
+  });
+
+  it('goes on contact by the legs of whoever is on third, where they are known', () => {
+    const onThird = { ...situation, bases: 4, outs: 1 };
+    const shares = { through: 0.3, conceded: 0, scoresIfHolding: 0 };
+    const known = (outAtHome: number) => ({
+      ...NOTHING_KNOWN,
+      contact: { in: { ...shares, outAtHome }, back: { ...shares, outAtHome } },
+    });
+    const plate = (outAtHome: number) =>
+      platesHere(average, onThird, null, known(outAtHome)).find(
+        ({ choice }) => choice === 'contactIn',
+      );
+    const [slow, fast] = [plate(0.95), plate(0.2)];
+    expect(fast?.gain).toBeGreaterThan((slow?.gain ?? 0) + 0.01);
+    if (!fast) throw new Error('nobody may go');
+    expect(plateHow(fast, 'win', null, known(0.2))).toContain('see Bases, Grounders');
+    expect(plateHow(fast, 'win', null)).toContain('under Rates');
   });
 
   it('is only what the rules allow', () => {

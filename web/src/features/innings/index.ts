@@ -10,5 +10,6 @@ export { onText, OUT_TEXT, situationWords } from './situationWords.ts';
 export { UpSelect } from './UpSelect.tsx';
 export { averageValue, useOdds, type OddsInView } from './useOdds.ts';
 export type { KnownByBatter } from './best.ts';
+export type { KnownHere } from './plate.ts';
 export { peopleOn, type Batter } from './sides.ts';
 export { FromChoice, OutsChoice, PlayForChoice } from './SituationChoices.tsx';

@@ -8,7 +8,9 @@ import {
   stepsWorth,
   THIRD,
   walkValue,
+  type ContactShares,
   type Gamble,
+  type Infield,
   type KnownBunt,
 } from '@bradyon/core/innings';
 import { spotUp, valueOf, type Game } from './game.ts';
@@ -29,10 +31,12 @@ export interface AtThePlate {
 
 /** What the people who are there are good for; null: nobody worked it out. */
 export interface KnownHere extends KnownBunt {
+  /** How a ball on the ground ends with this runner on third. */
+  contact: Record<Infield, ContactShares> | null;
   /** How often a send or a tag by these people works. */
   works: Partial<Record<Gamble, number>>;
 }
-export const NOTHING_KNOWN: KnownHere = { bunt: null, squeeze: null, works: {} };
+export const NOTHING_KNOWN: KnownHere = { bunt: null, squeeze: null, contact: null, works: {} };
 
 /** What the batter, and whoever is in the field, may choose here. */
 export function platesHere(
@@ -70,7 +74,7 @@ export function platesHere(
   if (outs < 2 && bases === THIRD) {
     if (ours) {
       for (const infield of INFIELDS) {
-        const { go, wait } = contactValue(outs, level.contact[infield], value);
+        const { go, wait } = contactValue(outs, (known.contact ?? level.contact)[infield], value);
         add(infield === 'in' ? 'contactIn' : 'contactBack', go, wait);
       }
     } else {

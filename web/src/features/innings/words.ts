@@ -174,6 +174,9 @@ export function plateHow(
   const worths = `It is worth ${worthText(chosen, by)} to the side at bat, ${AGAINST[choice]} ${worthText(otherwise, by)}.`;
   if (choice === 'squeeze' && known.squeeze) return worths + BY_PEOPLE;
   if (choice === 'sacrifice' && known.bunt) return worths + BY_PEOPLE;
+  if ((choice === 'contactIn' || choice === 'contactBack') && known.contact) {
+    return `${worths} For ground balls only, by the legs of this runner and this batter: see Bases, Grounders.`;
+  }
   if (choice !== 'sacrifice') return worths + RESTS[choice];
   const { buntTries = 0, buntsGood = 0 } = up?.record ?? {};
   const bunts = up
