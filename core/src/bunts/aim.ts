@@ -1,6 +1,6 @@
 import { tabledNormalCdf } from '../maths/normals.ts';
 import type { ReadyBunt } from './prepare.ts';
-import { resolveBunt, type Bunted } from './resolve.ts';
+import { mixed, resolveBunt, type Bunted } from './resolve.ts';
 import { rollFeet } from './roll.ts';
 
 /** How true a bunter is: misses are normal in the angle and in the logarithm of the pace. */
@@ -59,12 +59,66 @@ export function buntMap(
   resolve: (bunt: { degrees: number; speed: number }, ready: ReadyBunt) => Bunted = resolveBunt,
 ): BuntMap {
   const { degrees, speeds } = gridMiddles(grid);
-  const cells: Bunted[] = [];
-  for (const [row, speed] of speeds.entries()) {
-    for (const each of degrees) cells.push(resolve({ degrees: each, speed }, ready));
+  const { directions } = grid;
+  const cells = new Array<Bunted>(directions * speeds.length);
+  const resolved = (row: number, column: number): Bunted =>
+    resolve({ degrees: degrees[column] ?? 0, speed: speeds[row] ?? 0 }, ready);
+  const isFine = cells.length > COARSE_CELLS;
+  // Of a fine grid every other cell first, as on a chessboard.
+  for (const row of speeds.keys()) {
+    for (let column = 0; column < directions; column += 1) {
+      if (isFine && (row + column) % 2 === 1) continue;
+      cells[row * directions + column] = resolved(row, column);
+    }
     onRow?.(row + 1, speeds.length);
   }
+  if (!isFine) return { grid, degrees, speeds, cells };
+  for (const row of speeds.keys()) {
+    for (let column = (row + 1) % 2; column < directions; column += 2) {
+      const isEdge =
+        row === 0 || column === 0 || row === speeds.length - 1 || column === directions - 1;
+      const at = row * directions + column;
+      const around = isEdge
+        ? []
+        : [at - 1, at + 1, at - directions, at + directions].flatMap((each) => cells[each] ?? []);
+      cells[at] =
+        around.length === 4 && isSmooth(around, ready.stake)
+          ? betweenAll(around)
+          : resolved(row, column);
+    }
+  }
   return { grid, degrees, speeds, cells };
+}
+
+/** A grid of more cells is fine: what lies between four cells that are alike is not worked out again. */
+const COARSE_CELLS = 1500;
+/** Smooth: across and along come to the same middle, within so much of a chance and of what is at stake. */
+const SMOOTH = 0.006;
+/** And nothing steeper than this lies between two neighbors but one. */
+const STEEPEST = 0.2;
+
+/** @param around left, right, below and above of a cell */
+function isSmooth(around: readonly Bunted[], stake: number): boolean {
+  const bends = (of: (cell: Bunted) => number, unit: number): boolean => {
+    const [left = 0, right = 0, below = 0, above = 0] = around.map((cell) => of(cell) / unit);
+    return (
+      Math.abs(left + right - below - above) / 2 > SMOOTH ||
+      Math.max(Math.abs(left - right), Math.abs(below - above)) > STEEPEST
+    );
+  };
+  return !(
+    bends(({ value }) => value, stake) ||
+    bends(({ leadOut }) => leadOut, 1) ||
+    bends(({ batterOut }) => batterOut, 1)
+  );
+}
+
+/** What lies in the middle of cells: each counts the same. */
+function betweenAll(cells: readonly Bunted[]): Bunted {
+  return mixed(
+    cells,
+    cells.map(() => 1),
+  );
 }
 
 /** What aiming somewhere comes to, misses of the aim counted. */

@@ -38,6 +38,7 @@ export {
   BUNT_RESULTS,
   BUNT_STYLES,
   laneDegrees,
+  triesBy,
   ownBunting,
   PITCH_HEIGHTS,
   type BuntLane,
@@ -68,4 +69,5 @@ export {
   squeezeWorth,
   type SqueezeTable,
 } from './squeezeTable.ts';
+export { SHOWS, worthByShow, type Show } from './schools.ts';
 export { knownBunt, sacrificeOutcomes, squeezeOutcomes } from './outcomes.ts';

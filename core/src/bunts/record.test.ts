@@ -6,9 +6,12 @@ import {
   BUNT_FIGURES,
   BUNT_LANES,
   BUNT_RESULTS,
+  BUNT_STYLES,
   laneDegrees,
   ownBunting,
+  PITCH_HEIGHTS,
   skillOf,
+  triesBy,
   type BuntTry,
 } from './index.ts';
 
@@ -75,5 +78,21 @@ describe('a bunter’s own record', () => {
     // The lean is in the spread around where he aims.
     expect(own.skill.sdDegrees).toBeGreaterThan(12);
     expect(own.skill.sdDegrees).toBeLessThan(18);
+  });
+
+  it('is told apart by style and by pitch, without what was never tried or pulled back', () => {
+    const tries = [
+      aTry({ style: 'pivot' }),
+      aTry({ style: 'pivot', result: 'foul', lane: null }),
+      aTry({ height: 'low' }),
+      aTry({ result: 'pulledBack', style: 'drag', lane: null, pace: null }),
+    ];
+    expect(triesBy(tries, BUNT_STYLES, ({ style }) => style)).toEqual([
+      { word: 'square', tries: 1, fair: 1 },
+      { word: 'pivot', tries: 2, fair: 1 },
+    ]);
+    expect(triesBy(tries, PITCH_HEIGHTS, ({ height }) => height)).toEqual([
+      { word: 'low', tries: 1, fair: 1 },
+    ]);
   });
 });

@@ -88,3 +88,27 @@ export function ownBunting(tries: readonly BuntTry[], level: BuntSkill): OwnBunt
 
 /** Of tries of a usual bunter, those fouled past a line: what a counted foul may also be. Judgement. */
 const FOUL_PAST_LINES = 0.15;
+
+/** How many of somebody's tries were fair, by one thing that is told of each. */
+export interface TriesBy<Word extends string> {
+  word: Word;
+  tries: number;
+  fair: number;
+}
+
+/**
+ * Tries told apart by style or by the height of the pitch, in their order; without what was never tried.
+ * @param words every word there is
+ */
+export function triesBy<Word extends string>(
+  tries: readonly BuntTry[],
+  words: readonly Word[],
+  of: (bunt: BuntTry) => string | null,
+): TriesBy<Word>[] {
+  const tried = tries.filter(({ result }) => result !== 'pulledBack');
+  return words.flatMap((word) => {
+    const own = tried.filter((bunt) => of(bunt) === word);
+    const fair = own.filter(({ result }) => result === 'fair').length;
+    return own.length === 0 ? [] : [{ word, tries: own.length, fair }];
+  });
+}

@@ -24,7 +24,6 @@ export interface Bunted {
 }
 
 interface FieldedBy extends Bunted {
-  fielder: Fielder;
   seconds: number;
 }
 
@@ -109,7 +108,6 @@ function playOf(
   const thrownTo: Record<Bag, number> = { 1: 0, 2: 0, 3: 0, 4: 0 };
   for (const [index, { bag }] of options.entries()) thrownTo[bag] = tried[index] ?? 0;
   return {
-    fielder,
     seconds,
     value: decision.value,
     leadOut: lead > 0 ? (out[lead] ?? 0) : 0,
@@ -146,10 +144,18 @@ function relayChance(
   return hands.relayGood * tabledNormalCdf((batterSeconds - there) / hands.relaySdSeconds);
 }
 
-function mixed(each: readonly FieldedBy[], weights: readonly number[]): Bunted {
+/** Several results as one, each counting as much as its weight. */
+export function mixed(each: readonly Bunted[], weights: readonly number[]): Bunted {
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   const of = (pick: (bunted: Bunted) => number): number =>
     each.reduce((sum, bunted, index) => sum + (pick(bunted) * (weights[index] ?? 0)) / total, 0);
+  const fieldedBy: Bunted['fieldedBy'] = {};
+  for (const [index, bunted] of each.entries()) {
+    for (const [position, share] of Object.entries(bunted.fieldedBy)) {
+      const by = position as BuntFielder;
+      fieldedBy[by] = (fieldedBy[by] ?? 0) + (share * (weights[index] ?? 0)) / total;
+    }
+  }
   return {
     value: of(({ value }) => value),
     leadOut: of(({ leadOut }) => leadOut),
@@ -158,9 +164,7 @@ function mixed(each: readonly FieldedBy[], weights: readonly number[]): Bunted {
     doublePlay: of(({ doublePlay }) => doublePlay),
     wild: of(({ wild }) => wild),
     noPlay: of(({ noPlay }) => noPlay),
-    fieldedBy: Object.fromEntries(
-      each.map(({ fielder }, index) => [fielder.position, (weights[index] ?? 0) / total]),
-    ),
+    fieldedBy,
     thrownTo: {
       1: of(({ thrownTo }) => thrownTo[1]),
       2: of(({ thrownTo }) => thrownTo[2]),

@@ -9,13 +9,18 @@ import {
 } from '@bradyon/core/bunts';
 import { Choice, Failure, How, percent } from '../../ui/index.ts';
 import { BuntField } from './BuntField.tsx';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useDeferredValue } from 'react';
 import { BuntPage } from './BuntPage.tsx';
+import type { AskedBunt } from './bunts.worker.ts';
+import { inBuntWorker } from './heavy.ts';
 import { useBuntDraft } from './buntStore.ts';
-import { useBuntPlan, type BuntInView } from './useBunt.ts';
+import { KEPT, useBuntPlan, type BuntInView } from './useBunt.ts';
 import {
   ALIGNMENT_TEXT,
   fieldedText,
   LANE_TEXT,
+  showWords,
   signedText,
   planWords,
   rangeText,
@@ -134,6 +139,7 @@ function Answer({ view, plan }: { view: BuntInView; plan: BuntPlan }) {
             ? 'With two strikes a foul is an out.'
             : `A foul now costs ${sizeText(Math.max(0, question.strikes === 0 ? none - one : one - two), situation.by)}.`}
         </p>
+        <Shows view={view} />
         {sayingsHere(plan, question, situation.by).map(({ saying, found }) => (
           <p key={saying} className="quiet">
             <strong>{saying}</strong> {found}
@@ -146,12 +152,34 @@ function Answer({ view, plan }: { view: BuntInView; plan: BuntPlan }) {
             fouls, pop-ups and balls through the zone.
           </p>
           <p>
-            Show late and the corners start later; show by release, or you miss more. Pivot or
-            square: these numbers do not tell them apart. Chances are good to about 8 points
+            Chances are good to about 8 points
             {sport === 'softball' ? '; in softball, for the order only' : ''}.
           </p>
         </How>
       </section>
+    </>
+  );
+}
+
+/** Show early or late, pivot or square: what the numbers say of it, and what they cannot. */
+function Shows({ view: { asked, situation } }: { view: BuntInView }) {
+  const key = useDeferredValue(JSON.stringify(asked));
+  const { data, isPlaceholderData } = useQuery({
+    queryKey: ['bunt shows', key],
+    queryFn: () => inBuntWorker((heavy) => heavy.shows(JSON.parse(key) as AskedBunt)),
+    placeholderData: keepPreviousData,
+    ...KEPT,
+  });
+  return (
+    <>
+      <h2>Show early or late?</h2>
+      <p aria-busy={isPlaceholderData}>
+        {data ? showWords(data, situation.by) : 'Working it out...'}
+      </p>
+      <p className="quiet">
+        How much sooner the corners start is a guess, and where the pitcher throws then is not in
+        it. Pivot or square is not in the numbers: count both under Bunters.
+      </p>
     </>
   );
 }

@@ -4,10 +4,12 @@ import {
   BUNT_STYLES,
   PITCH_HEIGHTS,
   skillOf,
+  triesBy,
   type BuntLane,
   type BuntPace,
   type BuntResult,
   type BuntStyle,
+  type BuntTry,
   type OwnBunting,
   type PitchHeight,
 } from '@bradyon/core/bunts';
@@ -164,6 +166,7 @@ function Counter({ person, bunters }: { person: Person; bunters: ReturnType<type
           Undo the last one
         </Button>
       )}
+      <ByWay tries={bunters.of(person.id)} />
       <div className="control-row">
         <Choice
           label="Pace"
@@ -188,4 +191,29 @@ function Counter({ person, bunters }: { person: Person; bunters: ReturnType<type
       </div>
     </div>
   );
+}
+
+/** Pivot or square, high or low: fair of tried, once there are two ways to set side by side. */
+function ByWay({ tries }: { tries: readonly BuntTry[] }) {
+  const lines = [
+    triesBy(tries, BUNT_STYLES, ({ style }) => style).map((each) => ({
+      ...each,
+      text: STYLE_TEXT[each.word],
+    })),
+    triesBy(tries, PITCH_HEIGHTS, ({ height }) => height).map((each) => ({
+      ...each,
+      text: `${HEIGHT_TEXT[each.word]} pitch`,
+    })),
+  ].filter((line) => line.length > 1);
+  return lines.map((line) => (
+    <p key={line[0]?.text} className="quiet">
+      Fair:{' '}
+      {line
+        .map(
+          ({ text, fair, tries: of }) => `${text.toLowerCase()} ${String(fair)} of ${String(of)}`,
+        )
+        .join(', ')}
+      .
+    </p>
+  ));
 }

@@ -4,10 +4,12 @@ import {
   knownBunt,
   planBunt,
   squeezeTable,
+  worthByShow,
   type BuntGrid,
   type BuntPlan,
   type BuntQuestion,
   type HitDepth,
+  type Show,
   type SqueezeTable,
   type Strikes,
 } from '@bradyon/core/bunts';
@@ -44,6 +46,8 @@ const heavy = {
   /** What a bunt by these people comes to, in the shares of the odds, one for each that is asked. */
   outcomes: (asked: (AskedBunt | null)[]): (KnownBunt | null)[] =>
     asked.map((each) => each && knownBunt(questionOf(each))),
+  /** What it is worth by when it is shown. */
+  shows: (asked: AskedBunt): Record<Show, number> => worthByShow(questionOf(asked)),
   squeeze: (asked: AskedBunt): SqueezeTable => squeezeTable(questionOf(asked)),
 };
 export type Heavy = typeof heavy;

@@ -7,6 +7,7 @@ import {
   paceText,
   planWords,
   rangeText,
+  showWords,
   sideText,
   textbookWords,
   thrownText,
@@ -99,5 +100,14 @@ describe('the bunts that are offered', () => {
     expect(playsFor(4, 2, right)).toEqual(['hit']);
     expect(playsFor(0, 0, { ...right, bats: 'left' })).toEqual(['hit', 'slap']);
     expect(playsFor(0, 0, { sport: 'baseball', bats: 'left' })).toEqual(['hit']);
+  });
+
+  it('says when to show, or that it hardly matters', () => {
+    expect(showWords({ early: 0.012, release: 0.014, late: -0.003 }, 'win')).toBe(
+      'Before the pitch +1.2, as it is let go +1.4, later −0.3 against swinging. Best: as it is let go.',
+    );
+    expect(showWords({ early: 0.021, release: 0.02, late: 0.0205 }, 'runs')).toContain(
+      'It hardly matters.',
+    );
   });
 });

@@ -2,6 +2,7 @@ import {
   aimNear,
   aimOfLane,
   ONE_ANSWER_RUNS,
+  SHOWS,
   type Alignment,
   type AlignmentName,
   type BuntFielder,
@@ -14,6 +15,7 @@ import {
   type BuntQuestion,
   type Lane,
   type PricedAim,
+  type Show,
   type Surface,
 } from '@bradyon/core/bunts';
 import type { Sport } from '@bradyon/core/rules';
@@ -129,6 +131,29 @@ export function againstText(gain: number, by: 'runs' | 'win'): string {
   return gain < 0
     ? `${sizeText(-gain, by)} worse than swinging`
     : `${moreText(gain, by)} over swinging`;
+}
+
+const SHOW_TEXT: Record<Show, string> = {
+  early: 'Before the pitch',
+  release: 'as it is let go',
+  late: 'later',
+};
+/** Nearer than this it does not matter when it is shown: chance to win or runs. */
+const SAME_SHOW = { runs: 0.005, win: 0.001 };
+
+/**
+ * What it is worth by when it is shown.
+ * @example 'Before the pitch +1.2, as it is let go +1.4, later −.3. Best: as it is let go.'
+ */
+export function showWords(worth: Record<Show, number>, by: 'runs' | 'win'): string {
+  const each = SHOWS.map((show) => `${SHOW_TEXT[show]} ${signedText(worth[show], by)}`).join(', ');
+  const most = Math.max(...Object.values(worth));
+  const best = SHOWS.filter((show) => most - worth[show] <= SAME_SHOW[by]);
+  const call =
+    best.length === SHOWS.length
+      ? 'It hardly matters.'
+      : `Best: ${best.map((show) => SHOW_TEXT[show].toLowerCase()).join(' or ')}.`;
+  return `${each} against swinging. ${call}`;
 }
 
 /** The same without a sign or a unit's plural trap, to stand after "costs". */
