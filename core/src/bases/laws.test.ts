@@ -357,7 +357,9 @@ describe('a grounder', () => {
             batter: legs(batter),
             figures: { ...usual, groundSpeed },
           });
-          for (const chance of [...Object.values(plan.shares), plan.thrownHome, plan.safeAtHome]) {
+          const { through, outAtHome, conceded, scoresIfHolding } = plan.shares;
+          const shares = [through, outAtHome, conceded, scoresIfHolding];
+          for (const chance of [...shares, plan.thrownHome, plan.safeAtHome]) {
             expect(chance).toBeGreaterThanOrEqual(0);
             expect(chance).toBeLessThanOrEqual(1 + 1e-9);
           }

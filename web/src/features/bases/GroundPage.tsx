@@ -53,7 +53,7 @@ function Ground({ view }: { view: BasesInView }) {
     return [{ depth, plan, gain, call, read, isTold: DEPTH_TOLD[depth].includes(told ?? '') }];
   });
   return (
-    <div className="bases-two">
+    <div className="bases-two bases-in-order">
       <section className="card-box" aria-busy={isOld}>
         <h2>{nameOf(runner, 'Runner')} on third, ball on the ground</h2>
         <table className="bases-table">

@@ -223,13 +223,13 @@ function TurnField({ view, found }: { view: BasesInView; found: TurnsFound }) {
     >
       <FieldWay spots={line(found.four.run)} tone="ball" />
       <FieldWay spots={line(found.best.run)} tone="runner" />
-      {conesOf(found.best.run, baseFeet).map(({ along, out }, index) => (
+      {conesOf(found.best.run, baseFeet).map(({ along, out }) => (
         <FieldMark
           key={along}
           spot={place({ x: along, y: -out })}
           tone="runner"
-          text={`${distance(out)} out`}
-          textSide={draft.turn === 'homeToSecond' ? 'right' : index === 0 ? 'left' : 'left'}
+          text={distance(out)}
+          textSide={draft.turn === 'homeToSecond' ? 'right' : 'left'}
         />
       ))}
     </FieldView>
