@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { near } from '../../test/bunts.ts';
+import cones from '../../vectors/drills/cones.json';
 import core from '../../vectors/field/core.json';
 import rounding from '../../vectors/field/rounding.json';
 import sends from '../../vectors/field/sends.json';
@@ -14,6 +15,9 @@ import {
   ballTimes,
   BASES_FIGURES,
   bowTime,
+  CONES,
+  conesFor,
+  throughFeet,
   controlledSeconds,
   flyBall,
   fullSeconds,
@@ -278,5 +282,39 @@ describe('turns', () => {
 
   it('has the shape constants of the figures computed elsewhere', () => {
     expect(rounding.TUNE).toEqual({ aim: 1.586, m1: 0.304, m2: 0.353, m3: 0.354, endDelta: 0.385 });
+  });
+});
+
+describe('cones of a turn', () => {
+  it.each(cones.turns)('stand inside the path: $input.bow out', ({ input, expected }) => {
+    const { base, lead, depth, v0 } = input.case;
+    const { vmax, tau, aLat, aBrake } = input.limits;
+    const found = conesFor(
+      {
+        baseFeet: base,
+        leadFeet: lead,
+        depthFeet: depth,
+        outFeet: input.bow,
+        shortFeet: input.short,
+      },
+      { topSpeed: vmax, accelerationSeconds: tau, sideGrip: aLat, brake: aBrake },
+      v0,
+      input.inside,
+      // So many places their path had: with more it is quicker by .04 s.
+      30,
+    );
+    near(found.seconds, expected.time, cones.tolerance.seconds, 'time');
+    near(found.headingDegrees, expected.headingDeg, cones.tolerance.degrees, 'heading');
+    for (const cone of CONES) {
+      for (const which of ['path', 'cone'] as const) {
+        const wanted = place(expected[cone][which]);
+        near(found.places[cone][which].x, wanted.x, cones.tolerance.feet, cone);
+        near(found.places[cone][which].y, wanted.y, cones.tolerance.feet, cone);
+      }
+    }
+  });
+
+  it('stand past first where a ground ball is run through', () => {
+    for (const { base, feetPast } of cones.through) expect(throughFeet(base)).toBe(feetPast);
   });
 });

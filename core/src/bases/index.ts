@@ -1,4 +1,5 @@
 export { BASES_FIGURES, type BasesFigures } from './figures.ts';
+export { CONES, conesFor, throughFeet, type Cone, type ConesLaid } from './cones.ts';
 export { flyBall } from './flight.ts';
 export { lastStop, type Alertness } from './lastStop.ts';
 export { controlledSeconds, fullSeconds, type Pace, type TurningRunner } from './leg.ts';

@@ -21,15 +21,29 @@ interface Sample {
   bend: number;
 }
 
-function pointOn([a, b, c, d]: Curve, w: number): Sample {
+/** Which way a piece goes at a place 0..1 along it, and how fast. */
+function slopeOn([a, b, c, d]: Curve, w: number): [dx: number, dy: number] {
+  const u = 1 - w;
+  const first = (p: number, q: number, r: number, s: number): number =>
+    3 * (u ** 2 * (q - p) + 2 * u * w * (r - q) + w ** 2 * (s - r));
+  return [first(a.x, b.x, c.x, d.x), first(a.y, b.y, c.y, d.y)];
+}
+
+/** A place on a piece, 0..1 along it, and a foot to its left. */
+export function besideOn(curve: Curve, w: number): { at: Place; left: Place } {
+  const [dx, dy] = slopeOn(curve, w);
+  const long = Math.hypot(dx, dy);
+  return { at: pointOn(curve, w).at, left: { x: -dy / long, y: dx / long } };
+}
+
+function pointOn(curve: Curve, w: number): Sample {
+  const [a, b, c, d] = curve;
   const u = 1 - w;
   const mix = (p: number, q: number, r: number, s: number): number =>
     u ** 3 * p + 3 * u ** 2 * w * q + 3 * u * w ** 2 * r + w ** 3 * s;
-  const first = (p: number, q: number, r: number, s: number): number =>
-    3 * (u ** 2 * (q - p) + 2 * u * w * (r - q) + w ** 2 * (s - r));
   const second = (p: number, q: number, r: number, s: number): number =>
     6 * (u * (r - 2 * q + p) + w * (s - 2 * r + q));
-  const [dx, dy] = [first(a.x, b.x, c.x, d.x), first(a.y, b.y, c.y, d.y)];
+  const [dx, dy] = slopeOn(curve, w);
   const [ex, ey] = [second(a.x, b.x, c.x, d.x), second(a.y, b.y, c.y, d.y)];
   const speed = Math.hypot(dx, dy);
   return {
@@ -136,7 +150,7 @@ const END_TURN = 0.385;
  * The path of a bow. x along the line to the bag, the next base toward +y.
  * @param heading at the bag, radians from the line toward the next base
  */
-function bowPieces(bow: Bow, heading: number): Curve[] {
+export function bowPieces(bow: Bow, heading: number): Curve[] {
   const { baseFeet, leadFeet, depthFeet, outFeet, shortFeet } = bow;
   const start = { x: leadFeet, y: -depthFeet };
   const out = { x: baseFeet - shortFeet, y: -outFeet };

@@ -1,4 +1,11 @@
-import type { Bow, BowRun, TurnLimits } from '@bradyon/core/bases';
+import {
+  CONES,
+  type Bow,
+  type BowRun,
+  type Cone,
+  type ConesLaid,
+  type TurnLimits,
+} from '@bradyon/core/bases';
 import { useQuery } from '@tanstack/react-query';
 import { FieldView, FieldWay, FieldMark, type Spot } from '../../ui/field/index.ts';
 import {
@@ -118,8 +125,7 @@ function TurnSheet({
   own: { outFeet: number; shortFeet: number };
   name: string;
 }) {
-  const { team, draft } = view;
-  const { baseDistanceFeet: baseFeet } = team.ruleset;
+  const { draft } = view;
   const rows = [
     { text: 'No turn at all', seconds: found.straight },
     {
@@ -165,11 +171,9 @@ function TurnSheet({
             </tbody>
           </table>
           <p>
-            Cones for the best path, along the line and outside it:{' '}
-            {conesOf(found.best.run, baseFeet)
-              .map(({ along, out }) => `${distance(along)} and ${distance(out)}`)
-              .join('; ')}
-            . Touch the inside corner of the bag, leaning in. Either foot.
+            Cones, a foot inside the best path:{' '}
+            {CONES.map((cone) => coneWords(found.cones, cone)).join('; ')}. Touch the inside corner
+            of the bag, leaning in. Either foot.
           </p>
           <p>
             <strong>Four feet outside?</strong>{' '}
@@ -185,17 +189,23 @@ function TurnSheet({
   );
 }
 
-/** Places on the path a quarter, half and three quarters of the way to the bag. */
-function conesOf({ points }: BowRun, baseFeet: number): { along: number; out: number }[] {
-  return [0.35, 0.6, 0.85].map((share) => {
-    const nearest = points.reduce((best, point) =>
-      Math.abs(point.at.x - share * baseFeet) < Math.abs(best.at.x - share * baseFeet) &&
-      point.at.y <= 0
-        ? point
-        : best,
-    );
-    return { along: Math.round(nearest.at.x * 2) / 2, out: Math.round(-nearest.at.y * 2) / 2 };
-  });
+const CONE_TEXT: Record<Cone, string> = {
+  swing: 'swing out',
+  wide: 'widest',
+  bend: 'into the bag',
+  out: 'past the bag',
+};
+
+/** How far along the line to the bag, and outside it (below 0: inside, past the bag), to the half foot. */
+function coneFeet({ places }: ConesLaid, cone: Cone): { along: number; out: number } {
+  const { x, y } = places[cone].cone;
+  return { along: Math.round(x * 2) / 2, out: Math.round(-y * 2) / 2 };
+}
+
+function coneWords(laid: ConesLaid, cone: Cone): string {
+  const { along, out } = coneFeet(laid, cone);
+  const side = out < 0 ? `${distance(-out)} toward the next base` : `${distance(out)} outside`;
+  return `${CONE_TEXT[cone]}: ${distance(along)} along, ${side}`;
 }
 
 /** Paths are laid with the bag straight ahead and the next to the left: turned onto the field here. */
@@ -223,12 +233,12 @@ function TurnField({ view, found }: { view: BasesInView; found: TurnsFound }) {
     >
       <FieldWay spots={line(found.four.run)} tone="ball" />
       <FieldWay spots={line(found.best.run)} tone="runner" />
-      {conesOf(found.best.run, baseFeet).map(({ along, out }) => (
+      {CONES.map((cone) => (
         <FieldMark
-          key={along}
-          spot={place({ x: along, y: -out })}
+          key={cone}
+          spot={place(found.cones.places[cone].cone)}
           tone="runner"
-          text={distance(out)}
+          text={CONE_TEXT[cone]}
           textSide={draft.turn === 'homeToSecond' ? 'right' : 'left'}
         />
       ))}

@@ -1,12 +1,14 @@
 import {
   bestBow,
   bowTime,
+  conesFor,
   INFIELD_DEPTHS,
   noTurn,
   planGrounder,
   sharpTurn,
   type Bow,
   type BowRun,
+  type ConesLaid,
   type GrounderPlan,
   type GrounderQuestion,
   type TurnLimits,
@@ -19,6 +21,8 @@ export interface TurnsFound {
   straight: number;
   sharp: number;
   best: { bow: Bow; run: BowRun };
+  /** Laid for the best path. */
+  cones: ConesLaid;
   four: { bow: Bow; run: BowRun };
   own: BowRun;
 }
@@ -41,13 +45,17 @@ const TAUGHT_FEET = 4;
 
 /** What is too heavy to stand between a tap and its answer. */
 const heavy = {
-  turns: ({ start, speed, limits, own }: TurnsAsked): TurnsFound => ({
-    straight: noTurn(start, limits, speed),
-    sharp: sharpTurn(start, limits, speed),
-    best: bestBow(start, limits, speed, ROOM * start.baseFeet),
-    four: bestBow(start, limits, speed, TAUGHT_FEET),
-    own: bowTime({ ...start, ...own }, limits, speed),
-  }),
+  turns: ({ start, speed, limits, own }: TurnsAsked): TurnsFound => {
+    const best = bestBow(start, limits, speed, ROOM * start.baseFeet);
+    return {
+      straight: noTurn(start, limits, speed),
+      sharp: sharpTurn(start, limits, speed),
+      best,
+      cones: conesFor(best.bow, limits, speed),
+      four: bestBow(start, limits, speed, TAUGHT_FEET),
+      own: bowTime({ ...start, ...own }, limits, speed),
+    };
+  },
   /** One for each of INFIELD_DEPTHS. */
   grounders: ({ values, ...asked }: GroundersAsked): GrounderPlan[] =>
     INFIELD_DEPTHS.map((depth) => planGrounder({ ...asked, depth, value: valueFrom(values) })),
