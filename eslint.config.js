@@ -18,6 +18,7 @@ const CORE_ORDER = [
   'innings',
   'bunts',
   'bases',
+  'drills',
   'signs',
   'games',
   'advice',
@@ -34,6 +35,8 @@ const FEATURES = {
     'gates',
     'games',
     'advice',
+    'bunts',
+    'bases',
     'files',
   ],
   web: [

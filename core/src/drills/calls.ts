@@ -189,7 +189,7 @@ function drawCalls(shares: CallDrill['shares'], random: Random, reps: number): C
 
 /** Sooner than this nobody reacts: whoever does has guessed. Seconds. */
 const LEAST_REACTION = { heard: 0.1, seen: 0.12 } as const;
-export type Sense = keyof typeof LEAST_REACTION;
+type Sense = keyof typeof LEAST_REACTION;
 const LATEST_REACTION = 1.5;
 const DOUBT = 1.2816;
 

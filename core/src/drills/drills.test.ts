@@ -47,6 +47,7 @@ import {
   paceOf,
   reachAfter,
   reachBefore,
+  readAfterMonths,
   readBefore,
   readWorth,
   repsBothDays,
@@ -350,6 +351,14 @@ describe('reads', () => {
       }
     },
   );
+
+  it('are as good after the winter, and less sure', () => {
+    const spring = readAfterMonths({ thresholdSeconds: 0.3, sdSeconds: 0.03 }, 4);
+    expect(Math.abs(spring.thresholdSeconds - 0.3)).toBeLessThan(0.1);
+    expect(spring.sdSeconds).toBeGreaterThan(
+      readAfterMonths({ thresholdSeconds: 0.3, sdSeconds: 0.03 }, 0).sdSeconds,
+    );
+  });
 
   it('begin where it is usual for the cue', () => {
     expect(USUAL_READ_SECONDS).toEqual(staircase.startMean);

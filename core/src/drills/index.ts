@@ -11,12 +11,8 @@ export {
   runsZ,
   waitOf,
   type Call,
-  type CallDrill,
   type CallDrillName,
-  type Rep,
-  type Sense,
   type Start,
-  type StartVerdict,
   type WaitLaw,
 } from './calls.ts';
 export {
@@ -28,7 +24,6 @@ export {
   reachAfter,
   reachBefore,
   type DiveResult,
-  type Reach,
 } from './dives.ts';
 export {
   bestAim,
@@ -36,11 +31,8 @@ export {
   judgeLeaves,
   LANDS_BEFORE_MITT_SECONDS,
   ownSpread,
-  type LeaveAim,
-  type LeaveSeries,
-  type LandingSeries,
 } from './leave.ts';
-export { capsAt, paceOf, sprintsOf, type Caps, type Pace } from './pace.ts';
+export { capsAt, paceOf, sprintsOf } from './pace.ts';
 export {
   compareStarts,
   estimateStart,
@@ -48,9 +40,7 @@ export {
   repsBothDays,
   repsToTell,
   START_MEASURES,
-  type StartComparison,
   type StartEstimate,
-  type StartMeasure,
 } from './reaction.ts';
 export {
   bestLean,
@@ -60,9 +50,8 @@ export {
   judgeReads,
   readWorth,
   type Cue,
-  type ReadJudgement,
 } from './reads.ts';
-export { judgeShow, judgeSqueezes, squeezeScore, type SqueezeSeries } from './show.ts';
+export { judgeShow, judgeSqueezes, squeezeScore } from './show.ts';
 export {
   answerShown,
   STAIRCASE,
@@ -70,5 +59,4 @@ export {
   readAfterMonths,
   readBefore,
   USUAL_READ_SECONDS,
-  type ReadLevel,
 } from './staircase.ts';

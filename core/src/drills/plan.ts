@@ -26,7 +26,7 @@ export interface PracticeQuestion {
 }
 
 /** A part of the timetable, minutes from the start. */
-export interface PlanPart {
+interface PlanPart {
   start: number;
   end: number;
   what: 'warmUp' | 'water' | 'close' | 'stations';
@@ -46,7 +46,9 @@ export interface PracticePlan {
   timetable: PlanPart[];
 }
 
-export type NoPlan = { reason: 'tooFewMinutes' | 'noStationsFit' };
+export interface NoPlan {
+  reason: 'tooFewMinutes' | 'noStationsFit';
+}
 
 const MOST_SLOTS = 8;
 const SAME = 1e-9;

@@ -7,7 +7,6 @@ export const START_MEASURES = {
   coachWatch: { lateSeconds: 0.08, lateSdSeconds: 0.06, sdSeconds: 0.06 },
   gate: { lateSeconds: 0, lateSdSeconds: 0.002, sdSeconds: 0.004 },
 } as const;
-export type StartMeasure = keyof typeof START_MEASURES;
 
 /** How late a device sounds and shows, where it does not say so itself. Seconds. */
 export const OUTPUT_LATE_SECONDS = { heard: 0.06, seen: 0.025 } as const;
