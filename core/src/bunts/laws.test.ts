@@ -218,13 +218,16 @@ describe('one bunt', () => {
 });
 
 describe('a fine map', () => {
-  it('is as good where it is taken between its neighbors', () => {
+  it.each([
+    [60, 40],
+    [48, 32],
+  ])('is as good where it is taken between its neighbors: %i by %i', (directions, paces) => {
     for (const { ready } of STATES) {
-      const fine = { directions: 60, paces: 40, slowest: 10, hardest: 50 };
+      const fine = { directions, paces, slowest: 10, hardest: 50 };
       const { cells, degrees, speeds } = buntMap(ready, fine);
       let between = 0;
       for (let at = 0; at < cells.length; at += 7) {
-        const [row, column] = [Math.floor(at / 60), at % 60];
+        const [row, column] = [Math.floor(at / directions), at % directions];
         const bunt = { degrees: degrees[column] ?? 0, speed: speeds[row] ?? 0 };
         const exact = resolveBunt(bunt, ready);
         const cell = cells[at];
