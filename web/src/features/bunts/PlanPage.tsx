@@ -164,12 +164,14 @@ function Answer({ view, plan }: { view: BuntInView; plan: BuntPlan }) {
 /** Show early or late, pivot or square: what the numbers say of it, and what they cannot. */
 function Shows({ view: { asked, situation } }: { view: BuntInView }) {
   const key = useDeferredValue(JSON.stringify(asked));
-  const { data, isPlaceholderData } = useQuery({
+  const { data, error, isPlaceholderData } = useQuery({
     queryKey: ['bunt shows', key],
     queryFn: () => inBuntWorker((heavy) => heavy.shows(JSON.parse(key) as AskedBunt)),
     placeholderData: keepPreviousData,
     ...KEPT,
   });
+  // The plan itself says that its worker did not load.
+  if (error) return null;
   return (
     <>
       <h2>Show early or late?</h2>

@@ -104,10 +104,12 @@ export function useKnownBunts(order: readonly Batter[], pitcherThrows: Hand): Kn
     return Array.from(asked, (each) => each ?? null);
   });
   const answers = useQueries({ queries: questions.map(outcomesOf) });
+  // Where one did not come the seasons stand for all, as where nobody is known.
+  const isBroken = answers.some(({ isError }) => isError);
   const asked = questions.filter((each) => each.some((question) => question !== null)).length;
   return {
-    bySpot: answers.map(({ data }) => data ?? []),
-    done: answers.filter(({ isSuccess }) => isSuccess).length,
-    of: asked,
+    bySpot: isBroken ? [] : answers.map(({ data }) => data ?? []),
+    done: isBroken ? 0 : answers.filter(({ isSuccess }) => isSuccess).length,
+    of: isBroken ? 0 : asked,
   };
 }

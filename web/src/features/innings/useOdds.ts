@@ -63,7 +63,7 @@ export interface OddsInView {
   up: Batter | null;
   /** Ours on base: as the game has it, else those who bat before whoever is up. */
   on: Partial<Record<1 | 2 | 3, Person>>;
-  /** How they play and the count, where the situation is a game's. */
+  /** How they play and the count, where the situation is a game's and we bat: while they do, both are theirs. */
   inGame: InGame | null;
   theirs: Combined & { name: string; batters: Batter[] };
   /** Whether what is shown is of the line-up that is asked about. */
@@ -111,7 +111,7 @@ export function useOdds({
       inGame && situation.batting === 'we'
         ? personsOn(inGame, people)
         : peopleOn(ours, situation.spot, situation.bases),
-    inGame,
+    inGame: situation.batting === 'we' ? inGame : null,
     theirs,
     isCurrent: isAverage || tables.isCurrent,
     isLoading: loading.isLoading,
