@@ -9,6 +9,7 @@ import {
   cellBelief,
   chanceBetter,
   gameShares,
+  GROUND,
   mustGoDown,
   needOf,
   outcomeOf,
@@ -70,6 +71,9 @@ describe('counted bunts', () => {
           anywhere || lane[0] === 0,
         );
       }
+    }
+    for (const [name, { hop, keep, a }] of Object.entries(vectors.roll)) {
+      expect(GROUND[sportOf(name)]).toEqual({ hopFeet: hop, keptSpeed: keep, slowing: a });
     }
     near(toPractice(toGame(0.3)), 0.3, 1e-12);
     near(Math.log(toPractice(0.5) / (1 - toPractice(0.5))), vectors.game.logOdds, 1e-12);

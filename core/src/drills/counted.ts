@@ -51,7 +51,7 @@ export const TASK_AIMS: Record<Sport, Record<BuntTask, TaskAim>> = {
 };
 
 /** Dry grass. */
-const GROUND = {
+export const GROUND = {
   baseball: { hopFeet: 5, keptSpeed: 0.7, slowing: 9 },
   softball: { hopFeet: 4, keptSpeed: 0.7, slowing: 9 },
 } as const;

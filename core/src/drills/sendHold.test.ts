@@ -9,6 +9,7 @@ import {
   leanOf,
   lostBy,
   nearestEdge,
+  SEND_DRAWING,
   SEND_FIELDS,
   SEND_LEVELS,
   sendScore,
@@ -70,6 +71,20 @@ describe('send or hold', () => {
         wild: own.wild,
       }).toEqual(given);
     }
+  });
+
+  it('draws and weighs by the agreed constants', () => {
+    const { bearing, bobble, classes, candidates, leans, spreads, slip, leanPriorSd } = vectors;
+    expect(SEND_DRAWING).toEqual({
+      bearing,
+      bobble,
+      classes,
+      candidates,
+      leans,
+      spreads,
+      slip,
+      leanPriorSd,
+    });
   });
 
   it.each(vectors.situations)('draws the same play: $input', ({ input, expected }) => {

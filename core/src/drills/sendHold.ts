@@ -105,10 +105,20 @@ export interface SendSituation {
   alert: boolean;
 }
 
-/** Degrees from the first-base line. */
-const BEARINGS: Record<SendField, number> = { left: 72, centre: 45, right: 18 };
+/** How plays are drawn and answers are weighed. Agreed. */
+export const SEND_DRAWING = {
+  /** Degrees from the first-base line. */
+  bearing: { left: 72, centre: 45, right: 18 },
+  bobble: 0.06,
+  /** How close to call plays are meant to be, and how often each. */
+  classes: { weight: [0.6, 0.25, 0.15], centre: [0.06, 0.2, 0.4] },
+  candidates: 16,
+  leans: { from: -0.4, to: 0.4, step: 0.02 },
+  spreads: [0.04, 0.08, 0.12, 0.2, 0.3],
+  slip: 0.02,
+  leanPriorSd: 0.15,
+} as const;
 const OUT_SHARES = [0.3, 0.35, 0.35] as const;
-const BOBBLED = 0.06;
 const ALERT = 0.6;
 const USUAL_MOMENTUM = 0.3;
 const READ_SECONDS = 0.2;
@@ -139,7 +149,7 @@ export function drawSituation(name: SendLevelName, seed: number): SendSituation 
   const run = normalDraw(random, level.runnerSpeed, 0.044 * level.runnerSpeed);
   const runnerSpeed = between(run, 0.87 * level.runnerSpeed, 1.13 * level.runnerSpeed);
   const momentum = between(normalDraw(random, USUAL_MOMENTUM, 0.4), -1, 1);
-  const bobbled = random() < BOBBLED;
+  const bobbled = random() < SEND_DRAWING.bobble;
   const alert = random() < ALERT;
   return {
     level: name,
@@ -208,10 +218,10 @@ export function judgeSend(situation: SendSituation, value: Value): SendJudgement
   );
   const play: OutfieldPlay = {
     ball: level.sport,
-    at: placeAt(BEARINGS[field], met.feet),
+    at: placeAt(SEND_DRAWING.bearing[field], met.feet),
     fieldedSeconds: met.seconds,
     momentum: situation.momentum,
-    bobble: BOBBLED,
+    bobble: SEND_DRAWING.bobble,
     transferSeconds: figures.transferSeconds + level.slowSeconds,
     armMph: situation.armMph,
     cutoffAt: level.cutoffs[field],
@@ -321,10 +331,11 @@ export interface SendLean {
   words: 'tooBold' | 'tooCareful' | 'inLine' | 'tooFew';
 }
 
-const LEANS = Array.from({ length: 41 }, (_, at) => (at - 20) / 50);
-const SPREADS = [0.04, 0.08, 0.12, 0.2, 0.3] as const;
-const SLIP = 0.02;
-const LEAN_SD = 0.15;
+const { leans: grid, slip } = SEND_DRAWING;
+const LEANS = Array.from(
+  { length: Math.round((grid.to - grid.from) / grid.step) + 1 },
+  (_, at) => grid.from + at * grid.step,
+);
 const LEAST_ANSWERS = 8;
 
 /** Which way a coach's answers lean. */
@@ -332,10 +343,10 @@ export function leanOf(answers: readonly { edge: number; answer: SendAnswer }[])
   const given = answers.filter(({ answer }) => answer !== 'none');
   let [total, leans, squares, spreads] = [0, 0, 0, 0];
   const cells = LEANS.flatMap((lean) =>
-    SPREADS.map((spread) => {
-      let log = -((lean / LEAN_SD) ** 2) / 2;
+    SEND_DRAWING.spreads.map((spread) => {
+      let log = -((lean / SEND_DRAWING.leanPriorSd) ** 2) / 2;
       for (const { edge, answer } of given) {
-        const sends = SLIP + (1 - 2 * SLIP) * normalCdf((edge - lean) / spread);
+        const sends = slip + (1 - 2 * slip) * normalCdf((edge - lean) / spread);
         log += Math.log(answer === 'send' ? sends : 1 - sends);
       }
       return { lean, spread, log };
@@ -370,21 +381,16 @@ export function leanOf(answers: readonly { edge: number; answer: SendAnswer }[])
   };
 }
 
-const CLASSES = [
-  { weight: 0.6, edge: 0.06 },
-  { weight: 0.25, edge: 0.2 },
-  { weight: 0.15, edge: 0.4 },
-] as const;
-const CANDIDATES = 16;
-
 /** How close to call the plays of a session are meant to be. */
 export function edgesWanted(seed: number, count: number): number[] {
   const random = makeRandom(seed);
   return Array.from({ length: count }, () => {
     const u = random();
     let upTo = 0;
-    const found = CLASSES.find(({ weight }) => u < (upTo += weight)) ?? CLASSES[2];
-    return random() < 0.5 ? -found.edge : found.edge;
+    const { weight, centre } = SEND_DRAWING.classes;
+    const found = weight.findIndex((share) => u < (upTo += share));
+    const edge = centre[found] ?? centre[2];
+    return random() < 0.5 ? -edge : edge;
   });
 }
 
@@ -407,7 +413,7 @@ export function sendSession(
   value: Value,
 ): SendSituation[] {
   return edgesWanted(seed, count).flatMap((wanted, nth) => {
-    const usable = Array.from({ length: CANDIDATES }, (_, k) =>
+    const usable = Array.from({ length: SEND_DRAWING.candidates }, (_, k) =>
       drawSituation(level, seed + 1000 * (nth + 1) + k),
     ).flatMap((situation) => {
       const judged = judgeSend(situation, value);
