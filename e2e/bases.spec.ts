@@ -135,3 +135,14 @@ test('what an outfielder does is tapped without network, pulls the answer, and c
   await expect(answer).toContainText('Charged 3 of 11');
   expect(await safe()).toBeGreaterThan(before);
 });
+
+test('a send is answered where nothing of the outfielders can be fetched, and their page says so', async ({
+  page,
+}) => {
+  await page.route(/\/(bases|games)\/looks/, (route) => route.abort());
+  await openRoom(page, 'bases');
+  await expect(page.locator('.bases-call')).toBeVisible({ timeout: 30_000 });
+  await expect(page.locator('.bases-answer')).not.toContainText('Charged');
+  await page.getByRole('link', { name: 'Their arms' }).click();
+  await expect(page.getByText(/not all on this device/)).toBeVisible();
+});

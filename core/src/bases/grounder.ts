@@ -61,7 +61,7 @@ const SPOTS: readonly {
 ];
 /** Past so many base lengths from home a ball is in the outfield. */
 const THROUGH_BASES = 1.75;
-/** Balls by how hard and whither: enough for a share good to .005. */
+/** Balls by how hard and which way: shares come out within .03 of five times as many, and gains within .01 run. */
 const SPEEDS = 7;
 const DIRECTIONS = 24;
 const [LEAST_DEGREES, MOST_DEGREES] = [3, 87];

@@ -8,7 +8,7 @@ import { makeUuid } from './uuid.ts';
 /** What was seen of an outfield before a game: one charges, one waits, one throws over the cutoff man. */
 const SEEN: Record<Outfielder, FielderLook[]> = {
   LF: ['charges', 'charges', 'clean', 'charges', 'hitsCutoff', 'clean', 'throwsBehind'],
-  CF: ['waits', 'clean', 'waits', 'hitsCutoff', 'asleep', 'waits', 'asleep'],
+  CF: ['waits', 'asleep', 'clean', 'waits', 'asleep', 'hitsCutoff', 'asleep', 'waits', 'asleep'],
   RF: ['charges', 'overthrows', 'bobbles', 'waits', 'overthrows', 'clean', 'overthrows'],
 };
 const HOUR_MS = 3_600_000;

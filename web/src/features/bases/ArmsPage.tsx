@@ -18,8 +18,8 @@ import { armText, FIELD_TEXT, habitWords, HIT_TEXT, LOOK_TEXT, pastText } from '
 
 const HITS = ['soft', 'medium', 'hard'] as const satisfies readonly HitSpeed[];
 const DEGREES = { LF: 70, CF: 45, RF: 20 } as const;
-/** So often nobody looks back by chance alone. Judgment. */
-const MOST_CHANCE = 2;
+/** Not looking so often, and never behind, is a habit: half of them would have looked by chance. Judgment. */
+const LEAST_LOOKS = 4;
 
 /** Their outfield on one sheet for the third-base coach. */
 export function ArmsPage() {
@@ -89,6 +89,12 @@ function Looks({ view: { looks, outfielderOf } }: { view: BasesInView }) {
   return (
     <section className="card-box bases-looks no-print">
       <h2>What do they do?</h2>
+      {looks.isMissing && (
+        <p className="quiet">
+          What was seen before is not all on this device. It comes with the next connection; what
+          you tap is kept.
+        </p>
+      )}
       <Choice
         label="Outfielder"
         value={fielder}
@@ -159,8 +165,7 @@ function Row({ view, fielder }: { view: BasesInView; fielder: Outfielder }) {
   const [least, most] = [figures.outfieldDepth * 0.6, figures.outfieldDepth * 1.25];
   const { stops } = planSend(question('medium'));
   const { did, seen } = habits.throwsBehind;
-  // Two looks are no habit yet.
-  const isAsleep = seen >= MOST_CHANCE && did === 0;
+  const isAsleep = seen >= LEAST_LOOKS && did === 0;
   const stop = isAsleep ? stops.sleepy : stops.alert;
   return (
     <tr>

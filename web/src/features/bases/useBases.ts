@@ -113,12 +113,11 @@ export function useBases() {
     value: valueOf(odds.game, situation),
     isLoading:
       odds.isLoading || times.isLoading || people.isLoading || looks.isLoading || !odds.isCurrent,
-    error: odds.error ?? times.error ?? people.error ?? looks.error,
+    error: odds.error ?? times.error ?? people.error,
     retry: () => {
       odds.retry();
       times.retry();
       people.retry();
-      looks.retry();
     },
   };
 }

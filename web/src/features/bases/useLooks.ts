@@ -11,7 +11,7 @@ const NO_LOOKS: GameLook[] = [];
 /** What was seen of the outfielders, by the staff and in games, what waits to be sent too. */
 export function useLooks(teamId: TeamId) {
   const list = looksKept(teamId);
-  const { error, refetch, isPending } = useQuery({
+  const kept = useQuery({
     queryKey: ['looks', teamId],
     queryFn: () => list.sync(),
     meta: { onlyHere: true },
@@ -44,12 +44,10 @@ export function useLooks(teamId: TeamId) {
       const takenAt = new Date().toISOString();
       lookWrite.send(teamId, { ...look, id: newId<FielderLookId>(), undoes: look.id, takenAt });
     },
-    // A guess shown before what was seen is here would turn under the coach's eyes.
-    isLoading: tapped.length === 0 && (isPending || games.isPending) && !error && !games.error,
-    error: tapped.length === 0 ? (error ?? games.error) : null,
-    retry: () => {
-      void refetch();
-      void games.refetch();
-    },
+    // A guess shown before what was seen is here would turn under the coach's eyes. Without a connection nothing is
+    // on its way, and the usual habits stand: a send does not wait for them.
+    isLoading: kept.isLoading || games.isLoading,
+    /** Something of what was seen could not be asked for. */
+    isMissing: kept.data === undefined || games.data === undefined,
   };
 }
