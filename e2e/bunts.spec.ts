@@ -101,12 +101,12 @@ test('bunts counted without network are sent from whatever room is opened next, 
   await expect(row).toContainText('0');
   await context.setOffline(true);
   for (let bunt = 0; bunt < 4; bunt += 1) {
-    await page.getByRole('button', { name: 'Third line' }).click();
+    await page.getByRole('button', { name: 'Third line, dead' }).click();
   }
   await page.getByRole('button', { name: 'Missed' }).click();
   await expect(page.getByText('Last: missed. 5 counted.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo the last one' }).click();
-  await expect(page.getByText('Last: fair, third line. 4 counted.')).toBeVisible();
+  await expect(page.getByText('Last: fair, third line, dead. 4 counted.')).toBeVisible();
   // Another room sends what was left here.
   await expect(page.getByText('All saved')).toHaveCount(0);
   await context.setOffline(false);

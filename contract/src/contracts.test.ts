@@ -14,7 +14,7 @@ import type {
 } from '@bradyon/core/units';
 import { describe, expect, it } from 'vitest';
 import { signUpContract, type SignUp } from './accounts.ts';
-import { buntTryContract, type BuntTryRecord } from './bunts.ts';
+import { buntTally, type BuntTryRecord } from './bunts.ts';
 import { TEAM_FILE_VERSION, teamFileContract, teamImportContract, type TeamFile } from './files.ts';
 import { gateEventContract, type GateEvent } from './gates.ts';
 import { battingContract, type BattingRecord } from './innings.ts';
@@ -214,6 +214,7 @@ describe('the contracts', () => {
     result: 'fair',
     aimed: 'third',
     lane: 'thirdMiddle',
+    calledPace: null,
     pace: 'soft',
     height: null,
     style: 'square',
@@ -227,9 +228,25 @@ describe('the contracts', () => {
     [{ result: 'missed' }, 'lane'],
     [{ style: 'chop' }, 'style'],
     [{ pace: 'hard' }, 'pace'],
+    [{ calledPace: 'hard' }, 'calledPace'],
     [{ takenAt: 'yesterday' }, 'takenAt'],
   ])('a bunt of practice with %j: %s', (change, fault) => {
-    expect(faultOf<BuntTryRecord>(buntTryContract, buntTry, change)).toBe(fault);
+    expect(faultOf<BuntTryRecord>(buntTally.row, buntTry, change)).toBe(fault);
+  });
+
+  it('reads a bunt from before a pace was called', () => {
+    const { calledPace: _pace, ...older } = buntTry;
+    expect(buntTally.row.check(older)).toEqual({ ok: true, value: buntTry });
+  });
+
+  it('says which row of a tally is wrong, and numbers what it gives out', () => {
+    const sent = buntTally.sent.check({ rows: [buntTry, { ...buntTry, pace: 'hard' }] });
+    expect(sent).toMatchObject({ ok: false, errors: [{ path: 'rows.1.pace' }] });
+    const page = { rows: [{ ...buntTry, seq: 4 }], next: 4, more: false };
+    expect(buntTally.page.check(page)).toEqual({ ok: true, value: page });
+    expect(buntTally.page.check({ ...page, rows: [buntTry] })).toMatchObject({
+      errors: [{ path: 'rows.0.seq' }],
+    });
   });
 
   const { id: _, ...teamOfFile } = team;

@@ -14,8 +14,8 @@ import {
   type BattingOrder,
   type BattingRecord,
 } from './innings.ts';
-import { fielderLookContract, type FielderLookRecord } from './bases.ts';
-import { buntTryContract, type BuntTryRecord } from './bunts.ts';
+import { lookTally, type FielderLookRecord } from './bases.ts';
+import { buntTally, type BuntTryRecord } from './bunts.ts';
 import { testDiveContract, type TestDiveRecord } from './leads.ts';
 import { opponentContract, personContract } from './people.ts';
 import {
@@ -253,8 +253,8 @@ export const teamFileContract = readingOlder(
       gateRuns: required(rowsOf(gateRunContract, MANY)),
       together: required(rowsOf(togetherContract, 1000)),
       testDives: required(rowsOf(testDiveContract, MANY)),
-      buntTries: required(rowsOf(buntTryContract, MANY)),
-      fielderLooks: required(rowsOf(fielderLookContract, MANY)),
+      buntTries: required(rowsOf(buntTally.row, MANY)),
+      fielderLooks: required(rowsOf(lookTally.row, MANY)),
       batting: required(rowsOf(battingContract, 20_000)),
       battingOrder: required(battingOrderContract),
       games: required(rowsOf(gameOfFileContract, 2000)),

@@ -61,11 +61,8 @@ export function benchBunts(print: Print): void {
     ['hit', 0, 'hit'],
   ] as const satisfies readonly (readonly [string, number, BuntPlay])[]) {
     const asked = question(bases, play);
-    // With bases loaded or a safety squeeze the page asks for smaller ones.
     for (const [columns, rows] of [
-      [24, 16],
       [30, 20],
-      [48, 32],
       [60, 40],
     ] as const) {
       const size = `${String(columns)}x${String(rows)}`;

@@ -220,6 +220,7 @@ export function aBuntTry(parts: Partial<BuntTryRecord> = {}): BuntTryRecord {
     result: 'fair',
     aimed: 'third',
     lane: 'thirdMiddle',
+    calledPace: null,
     pace: 'soft',
     height: 'middle',
     style: 'square',

@@ -1,4 +1,5 @@
-import type { FielderLooksPage, GameLook } from '@bradyon/contract/bases';
+import type { FielderLookRecord, GameLook } from '@bradyon/contract/bases';
+import type { TallyPage } from '@bradyon/contract/tally';
 import { FIELDER_LOOKS } from '@bradyon/core/bases';
 import { pitchesFor } from '@bradyon/core/race';
 import type { BattingOrder } from '@bradyon/contract/innings';
@@ -63,8 +64,11 @@ describe('the demo world', () => {
   it('has seen what the opponents’ outfielders do, before games and in them', async () => {
     for (const { id } of teams) {
       const base = `/api/teams/${id}`;
-      const { body: page } = await client.call<FielderLooksPage>('GET', `${base}/bases/looks`);
-      expect(new Set(page.looks.map(({ look }) => look)).size).toBe(FIELDER_LOOKS.length);
+      const { body: page } = await client.call<TallyPage<FielderLookRecord>>(
+        'GET',
+        `${base}/bases/looks`,
+      );
+      expect(new Set(page.rows.map(({ look }) => look)).size).toBe(FIELDER_LOOKS.length);
       const { body: inGames } = await client.call<GameLook[]>('GET', `${base}/games/looks`);
       expect(inGames.some(({ look }) => look === 'clean')).toBe(true);
     }

@@ -101,11 +101,11 @@ export const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown)
   }),
   'GET /api/teams/:teamId/bunts': null,
   'POST /api/teams/:teamId/bunts': ({ pitcher }) => ({
-    tries: [aBuntTry({ personId: pitcher.id })],
+    rows: [aBuntTry({ personId: pitcher.id })],
   }),
   'GET /api/teams/:teamId/bases/looks': null,
   'POST /api/teams/:teamId/bases/looks': ({ pitcher }) => ({
-    looks: [aFielderLook({ personId: pitcher.id })],
+    rows: [aFielderLook({ personId: pitcher.id })],
   }),
   'GET /api/teams/:teamId/signs/passes': null,
   'POST /api/teams/:teamId/signs/passes': ({ pitcher }) => ({
@@ -197,9 +197,9 @@ export async function aFullSeason(api: Api): Promise<{ season: Season; ids: Ids 
   await coach.call('PUT', `${base}/signs`, aSignBook());
   const answers = [aSignAnswer({ personId: pitcher.id })];
   await coach.call('POST', `${base}/signs/answers`, { answers });
-  await coach.call('POST', `${base}/bunts`, { tries: [aBuntTry({ personId: pitcher.id })] });
-  const looks = [aFielderLook({ personId: pitcher.id })];
-  await coach.call('POST', `${base}/bases/looks`, { looks });
+  await coach.call('POST', `${base}/bunts`, { rows: [aBuntTry({ personId: pitcher.id })] });
+  const rows = [aFielderLook({ personId: pitcher.id })];
+  await coach.call('POST', `${base}/bases/looks`, { rows });
   await coach.call('POST', `${base}/signs/passes`, { id: randomUUID(), personId: pitcher.id });
   const ids: Ids = {
     gameId: game.id,

@@ -256,7 +256,7 @@ describe('a tag', () => {
           );
         },
       ),
-      { numRuns: 1000 },
+      { numRuns: 10_000 },
     );
   });
 

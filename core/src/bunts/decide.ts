@@ -135,7 +135,10 @@ export function decidePlay(
         for (const other of kept) {
           if (other === place) continue;
           const threshold = fromWhere(other, value);
-          if (threshold < -surely) isBeaten = true;
+          if (threshold < -surely) {
+            isBeaten = true;
+            break;
+          }
           // A rival that can hardly look better changes nothing.
           if (threshold < surely) {
             thresholds[active] = threshold;

@@ -125,7 +125,7 @@ describe('one bunt', () => {
         expect(to + noPlay).toBeCloseTo(1, 9);
         expect(anyOut + wild).toBeLessThanOrEqual(1 + 1e-9);
       }),
-      { numRuns: 2000 },
+      { numRuns: 10_000 },
     );
   });
 
@@ -145,7 +145,7 @@ describe('one bunt', () => {
         expect(Math.abs(a.leadOut - b.leadOut)).toBeLessThan(NO_JUMP);
         expect(Math.abs(a.value - b.value) / ready.stake).toBeLessThan(NO_JUMP);
       }),
-      { numRuns: 500 },
+      { numRuns: 10_000 },
     );
   });
 
@@ -160,7 +160,7 @@ describe('one bunt', () => {
         const lead = (from: typeof usual) => resolveBunt(bunt, prepareBunt(from)).leadOut;
         expect(lead(quicker)).toBeLessThanOrEqual(lead(usual) + 1e-3);
       }),
-      { numRuns: 300 },
+      { numRuns: 10_000 },
     );
   });
 
@@ -262,7 +262,7 @@ describe('aims and their price', () => {
           expect(byStrikes[0]).toBeGreaterThanOrEqual(byStrikes[1] - 1e-9);
           expect(byStrikes[1]).toBeGreaterThanOrEqual(byStrikes[2] - 1e-9);
         }),
-        { numRuns: 50 },
+        { numRuns: 10_000 / STATES.length },
       );
     }
   });

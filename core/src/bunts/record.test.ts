@@ -5,6 +5,7 @@ import { makeRandom, normalDraw } from '../maths/index.ts';
 import {
   BUNT_FIGURES,
   BUNT_LANES,
+  BUNT_PACES,
   BUNT_RESULTS,
   BUNT_STYLES,
   laneDegrees,
@@ -20,6 +21,7 @@ const aTry = (parts: Partial<BuntTry> = {}): BuntTry => ({
   result: 'fair',
   aimed: 'third',
   lane: 'third',
+  calledPace: null,
   pace: 'soft',
   height: null,
   style: 'square',
@@ -30,7 +32,7 @@ describe('a bunter’s own record', () => {
   it('is the level without any', () => {
     const own = ownBunting([], level);
     expect(own.skill).toEqual(level);
-    expect(own).toMatchObject({ tries: 0, ownShares: 0, ownAim: 0, leanDegrees: 0 });
+    expect(own).toMatchObject({ tries: 0, ownShares: 0, ownAim: 0, ownPace: 0, leanDegrees: 0 });
   });
 
   it('weighs more with every try, and pulled back ones are none', () => {
@@ -78,6 +80,31 @@ describe('a bunter’s own record', () => {
     // The lean is in the spread around where he aims.
     expect(own.skill.sdDegrees).toBeGreaterThan(12);
     expect(own.skill.sdDegrees).toBeLessThan(18);
+  });
+
+  it('finds a known spread of the pace from the words alone, and says nothing of calls nobody made', () => {
+    const random = makeRandom(4);
+    const calls = { dead: -0.21, soft: 0, firm: 0.34 };
+    const drawn = (sd: number, count: number) =>
+      Array.from({ length: count }, (_, nth) => {
+        const calledPace = BUNT_PACES[nth % 3] ?? 'soft';
+        const off = normalDraw(random, calls[calledPace], sd);
+        return aTry({ calledPace, pace: off < -0.11 ? 'dead' : off < 0.18 ? 'soft' : 'firm' });
+      });
+    for (const sd of [0.2, 0.45]) {
+      const own = ownBunting(drawn(sd, 900), level);
+      expect(Math.abs(own.skill.sdPace - sd)).toBeLessThan(0.045);
+      expect(own.ownPace).toBeGreaterThan(0.95);
+    }
+    // A few pull only a little.
+    const few = ownBunting(drawn(0.15, 9), level);
+    expect(few.skill.sdPace).toBeLessThan(level.sdPace);
+    expect(few.skill.sdPace).toBeGreaterThan(0.25);
+    const uncalled = ownBunting(
+      Array.from({ length: 50 }, () => aTry()),
+      level,
+    );
+    expect(uncalled).toMatchObject({ ownPace: 0, skill: { sdPace: level.sdPace } });
   });
 
   it('is told apart by style and by pitch, without what was never tried or pulled back', () => {

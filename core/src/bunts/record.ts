@@ -1,3 +1,4 @@
+import { normalCdf } from '../maths/index.ts';
 import type { BuntSkill } from './aim.ts';
 
 /** Lanes of the counter, from the third-base line to the first-base line. */
@@ -22,6 +23,8 @@ export interface BuntTry {
   /** Where he aimed, and where it went; null: not said, or nowhere. */
   aimed: BuntLane | null;
   lane: BuntLane | null;
+  /** How hard he was to bunt it, and how hard it came off. */
+  calledPace: BuntPace | null;
   pace: BuntPace | null;
   height: PitchHeight | null;
   style: BuntStyle;
@@ -31,15 +34,16 @@ export interface BuntTry {
 export interface OwnBunting {
   tries: number;
   fair: number;
-  /** How much of the shares and of the direction is his own, 0..1. */
+  /** How much of the shares, of the direction and of the pace is his own, 0..1. */
   ownShares: number;
   ownAim: number;
+  ownPace: number;
   /** His lean from where he aims, degrees; toward third positive. Shrunk. */
   leanDegrees: number;
   skill: BuntSkill;
 }
 
-/** So many tries the level's shares count; so many aimed bunts the level's spread. Judgement. */
+/** So many tries the level's shares count; so many aimed bunts the level's spreads. Judgement. */
 const LEVEL_TRIES = 40;
 const LEVEL_AIMED = 25;
 const LANE_DEGREES = 90 / BUNT_LANES.length;
@@ -69,12 +73,16 @@ export function ownBunting(tries: readonly BuntTry[], level: BuntSkill): OwnBunt
   const spread = Math.sqrt(
     (squares + LEVEL_AIMED * level.sdDegrees ** 2) / (aimed.length + LEVEL_AIMED),
   );
+  const paced = tried.flatMap(({ calledPace, pace, result }) =>
+    calledPace && pace && result === 'fair' ? [{ called: calledPace, pace }] : [],
+  );
   const outside = level.tipped === 0 ? 0 : level.tipped / (level.tipped + FOUL_PAST_LINES);
   return {
     tries: tried.length,
     fair: of('fair'),
     ownShares: tried.length / (tried.length + LEVEL_TRIES),
     ownAim: aimed.length / (aimed.length + LEVEL_AIMED),
+    ownPace: paced.length / (paced.length + LEVEL_AIMED),
     leanDegrees: lean,
     skill: {
       ...level,
@@ -82,8 +90,59 @@ export function ownBunting(tries: readonly BuntTry[], level: BuntSkill): OwnBunt
       popped: shared(of('popped'), level.popped),
       tipped: shared(of('foul') * outside, level.tipped),
       sdDegrees: spread,
+      sdPace: paceSpread(paced, level.sdPace),
     },
   };
+}
+
+/**
+ * The middle of each pace, and where it ends, in the logarithm of the speed off the bat: rolls of about 20, 28 and
+ * 50 ft, told apart at 24 and 38. Judgement.
+ */
+const PACE_AT: Record<BuntPace, number> = { dead: -0.21, soft: 0, firm: 0.34 };
+const PACE_ENDS: Record<BuntPace, readonly [from: number, to: number]> = {
+  dead: [Number.NEGATIVE_INFINITY, -0.11],
+  soft: [-0.11, 0.18],
+  firm: [0.18, Number.POSITIVE_INFINITY],
+};
+/** Spreads that are tried, as multiples of the level's. */
+const PACE_SPREADS = Array.from({ length: 56 }, (_, nth) => 0.4 * 1.04 ** nth);
+
+/** How often a bunt called for one pace comes off at another. */
+function paceShare(called: BuntPace, pace: BuntPace, sdPace: number): number {
+  const [from, to] = PACE_ENDS[pace];
+  const middle = PACE_AT[called];
+  return normalCdf((to - middle) / sdPace) - normalCdf((from - middle) / sdPace);
+}
+
+/**
+ * The spread of the pace under which what was called and what came off are likeliest. Only the pace's word is known
+ * of each bunt, so it is the words that are counted; the level speaks as if so many of its bunts had been seen too.
+ */
+function paceSpread(
+  paced: readonly { called: BuntPace; pace: BuntPace }[],
+  levelSd: number,
+): number {
+  if (paced.length === 0) return levelSd;
+  const words = BUNT_PACES.flatMap((called) => {
+    const own = paced.filter((each) => each.called === called);
+    const levels = (LEVEL_AIMED * own.length) / paced.length;
+    return BUNT_PACES.map((pace) => ({
+      called,
+      pace,
+      seen:
+        own.filter((each) => each.pace === pace).length + levels * paceShare(called, pace, levelSd),
+    }));
+  });
+  const likely = (sd: number): number =>
+    words.reduce(
+      (sum, { called, pace, seen }) =>
+        seen === 0 ? sum : sum + seen * Math.log(paceShare(called, pace, sd)),
+      0,
+    );
+  return PACE_SPREADS.map((factor) => factor * levelSd).reduce((best, sd) =>
+    likely(sd) > likely(best) ? sd : best,
+  );
 }
 
 /** Of tries of a usual bunter, those fouled past a line: what a counted foul may also be. Judgement. */

@@ -30,21 +30,47 @@ interface FieldedBy extends Bunted {
 /** The longest that a fielder who is first at the ball may need. */
 const AT_MOST_SECONDS = 12;
 
-/** What one fair bunt comes to against this defence. */
-export function resolveBunt(bunt: Bunt, ready: ReadyBunt): Bunted {
-  const { doubt, hands, stake } = ready;
+/** Who may have the ball, and when. */
+interface Reached {
+  fielder: Fielder;
+  /** Of the fielders. */
+  place: number;
+  intercept: Intercept;
+}
+
+/** Those who are at a bunt first or hardly later; the same whoever runs. */
+export function whoReaches(
+  bunt: Bunt,
+  { fielders, ground, hands, doubt }: Pick<ReadyBunt, 'fielders' | 'ground' | 'hands' | 'doubt'>,
+): readonly Reached[] {
   let until = AT_MOST_SECONDS;
-  const there: { fielder: Fielder; place: number; intercept: Intercept }[] = [];
-  for (const [place, fielder] of ready.fielders.entries()) {
-    const intercept = interceptBunt(bunt, fielder, ready.ground, hands.reachFeet, until);
+  const there: Reached[] = [];
+  for (const [place, fielder] of fielders.entries()) {
+    const intercept = interceptBunt(bunt, fielder, ground, hands.reachFeet, until);
     if (!intercept) continue;
     there.push({ fielder, place, intercept });
     until = Math.min(until, intercept.seconds + doubt.callSeconds);
   }
   const first = Math.min(...there.map(({ intercept }) => intercept.seconds));
-  const each = there
-    .filter(({ intercept }) => intercept.seconds - first < doubt.callSeconds)
-    .map(({ fielder, place, intercept }) => playOf(fielder, place, intercept, ready));
+  return there.filter(({ intercept }) => intercept.seconds - first < doubt.callSeconds);
+}
+
+/**
+ * What one fair bunt comes to against this defence.
+ * @param reached as `whoReaches` says, when it is known already
+ */
+export function resolveBunt(
+  bunt: Bunt,
+  ready: ReadyBunt,
+  reached: readonly Reached[] = whoReaches(bunt, ready),
+): Bunted {
+  const { doubt, stake } = ready;
+  const each = reached.map(({ fielder, place, intercept }) =>
+    playOf(fielder, place, intercept, ready),
+  );
+  const [only] = each;
+  if (only && each.length === 1) return only;
+  const first = Math.min(...each.map(({ seconds }) => seconds));
   const least = Math.min(...each.map(({ value }) => value));
   const weights = each.map(
     ({ seconds, value }) =>

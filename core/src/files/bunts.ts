@@ -21,7 +21,8 @@ export interface BuntOfFile extends BuntTry {
   takenAt: string;
 }
 
-type OwnColumn = 'result' | 'aimed' | 'lane' | 'pace' | 'height' | 'style' | 'takenAt';
+type OwnColumn =
+  'result' | 'aimed' | 'lane' | 'calledPace' | 'pace' | 'height' | 'style' | 'takenAt';
 export type BuntColumn = WhoColumn | OwnColumn;
 
 /** The columns of a file of bunts. */
@@ -30,6 +31,7 @@ export const BUNT_COLUMNS: readonly Column<BuntColumn>[] = [
   { key: 'result', title: 'Result', aliases: ['outcome'], needed: true },
   { key: 'aimed', title: 'Called', aliases: ['aimed', 'target'], needed: false },
   { key: 'lane', title: 'Lane', aliases: ['went', 'direction'], needed: false },
+  { key: 'calledPace', title: 'Called pace', aliases: ['pace called'], needed: false },
   { key: 'pace', title: 'Pace', aliases: ['speed'], needed: false },
   { key: 'height', title: 'Pitch', aliases: ['height', 'pitch height'], needed: false },
   { key: 'style', title: 'Style', aliases: ['technique'], needed: false },
@@ -90,6 +92,7 @@ export function readBunts(
     const rest = {
       aimed: word(LANES, 'aimed'),
       lane: isHit ? lane : null,
+      calledPace: word(PACES, 'calledPace'),
       pace: isHit ? word(PACES, 'pace') : null,
       height: word(HEIGHTS, 'height'),
       style: word(STYLES, 'style') ?? ('square' as const),
@@ -125,6 +128,7 @@ export function writeBunts(
       Result: bunt.result,
       Called: bunt.aimed ?? '',
       Lane: bunt.lane ?? '',
+      'Called pace': bunt.calledPace ?? '',
       Pace: bunt.pace ?? '',
       Pitch: bunt.height ?? '',
       Style: bunt.style,

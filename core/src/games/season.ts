@@ -42,7 +42,7 @@ export function buntsOf(state: GameState | null): { personId: PersonId; bunt: Bu
     const inPlay = result === 'inPlay' && ball?.contact === 'bunt';
     if (!inPlay && result !== 'foulBunt' && event.bunt === undefined) return [];
     const style = event.bunt === 'hit' ? 'drag' : 'square';
-    const common = { aimed: null, pace: null, height: null, style } as const;
+    const common = { aimed: null, calledPace: null, pace: null, height: null, style } as const;
     const made = (came: Pick<BuntTry, 'result' | 'lane'>) => [
       { personId: batter, bunt: { ...common, ...came } },
     ];

@@ -1,5 +1,5 @@
 import type { BuntTryRecord } from '@bradyon/contract/bunts';
-import { BUNT_LANES, type BuntLane, type BuntResult } from '@bradyon/core/bunts';
+import { BUNT_LANES, BUNT_PACES, type BuntLane, type BuntResult } from '@bradyon/core/bunts';
 import { drawn, makeRandom, normalDraw } from '@bradyon/core/maths';
 import type { Person } from '@bradyon/core/people';
 import type { BuntTryId } from '@bradyon/core/units';
@@ -33,9 +33,9 @@ export function demoBunts(order: readonly Person[], today: Date): BuntTryRecord[
         result,
         aimed,
         lane: isHit ? lane : null,
-        pace: isHit
-          ? ((['dead', 'soft', 'firm'] as const)[drawn([1, 3, 2], random)] ?? 'soft')
-          : null,
+        // A lane that wanders wanders in its pace too.
+        calledPace: 'soft',
+        pace: isHit ? (BUNT_PACES[drawn([sdLanes, 3, 2 * sdLanes], random)] ?? 'soft') : null,
         height: null,
         style: 'square',
         takenAt: new Date(

@@ -1,12 +1,12 @@
 export { wallOffsetMs } from './clock.ts';
 export { changeKept } from './changeKept.ts';
 export { growingList, type GrowingList } from './growing.ts';
-export { standing } from './standing.ts';
 export { newId } from './ids.ts';
 export type { Answer, Entry } from './outbox.ts';
 export { LONGEST_WORK_MS, RefusedError, request } from './request.ts';
 export { beginSession, endSession, lastAccount, session } from './session.ts';
 export { currentOf } from './stale.ts';
+export { defineTally } from './tally.ts';
 export { hearTabs } from './tabs.ts';
 export { useContractForm } from './useContractForm.ts';
 export { forgetServerState, queryClient, ServerState } from './ServerState.tsx';

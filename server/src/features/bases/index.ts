@@ -1,2 +1,2 @@
 export { basesRoutes } from './bases.routes.ts';
-export { insertLooks, selectAllLooks } from './bases.sql.ts';
+export { fielderLooks } from './bases.sql.ts';

@@ -1,2 +1,2 @@
 export { buntRoutes } from './bunts.routes.ts';
-export { insertTries, selectAllTries } from './bunts.sql.ts';
+export { buntTries } from './bunts.sql.ts';

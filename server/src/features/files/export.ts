@@ -4,8 +4,8 @@ import type { TeamId } from '@bradyon/core/units';
 import type { Tx } from '../../db/query.ts';
 import { notFound } from '../../http/problem.ts';
 import { selectReminders } from '../advice/index.ts';
-import { selectAllLooks } from '../bases/index.ts';
-import { selectAllTries } from '../bunts/index.ts';
+import { fielderLooks } from '../bases/index.ts';
+import { buntTries } from '../bunts/index.ts';
 import { selectGamesWhole } from '../games/index.ts';
 import { selectAllRuns } from '../gates/index.ts';
 import { selectBatting, selectOrder } from '../innings/index.ts';
@@ -32,8 +32,8 @@ export async function teamFileText(tx: Tx, teamId: TeamId): Promise<string[]> {
     gateRuns: await selectAllRuns(tx),
     together: await selectTogether(tx),
     testDives: await selectDives(tx),
-    buntTries: await selectAllTries(tx),
-    fielderLooks: await selectAllLooks(tx),
+    buntTries: await buntTries.all(tx),
+    fielderLooks: await fielderLooks.all(tx),
     batting: (await selectBatting(tx)).map(withoutVersion),
     battingOrder: withoutVersion(await selectOrder(tx)),
     games: await selectGamesWhole(tx),

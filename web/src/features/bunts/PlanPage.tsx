@@ -131,7 +131,8 @@ function Answer({ view, plan }: { view: BuntInView; plan: BuntPlan }) {
         {view.own.tries > 0 && (
           <p className="quiet">
             {view.odds.up?.person.name}: {view.own.fair} of {view.own.tries} down,{' '}
-            {percent(Math.max(view.own.ownShares, view.own.ownAim))} of this is their own.
+            {percent(Math.max(view.own.ownShares, view.own.ownAim, view.own.ownPace))} of this is
+            their own.
           </p>
         )}
         <p className="quiet">

@@ -83,7 +83,9 @@ function Bunters({ view }: { view: BuntInView }) {
                   <th scope="row">{personLabel(each)}</th>
                   <td className="figure">{own.tries}</td>
                   <td className="figure">{own.tries > 0 ? percent(own.fair / own.tries) : '–'}</td>
-                  <td className="figure">{percent(Math.max(own.ownShares, own.ownAim))}</td>
+                  <td className="figure">
+                    {percent(Math.max(own.ownShares, own.ownAim, own.ownPace))}
+                  </td>
                   <td>{leanText(own)}</td>
                 </tr>
               );
@@ -107,44 +109,44 @@ function leanText({ leanDegrees, ownAim }: OwnBunting): string {
 
 function Counter({ person, bunters }: { person: Person; bunters: ReturnType<typeof useBunters> }) {
   const [aimed, setAimed] = useState<BuntLane>('third');
-  const [pace, setPace] = useState<BuntPace>('soft');
+  const [calledPace, setCalledPace] = useState<BuntPace>('soft');
   const [style, setStyle] = useState<BuntStyle>('square');
   const [height, setHeight] = useState<PitchHeight>('middle');
   const own = bunters.practice.filter(({ personId }) => personId === person.id);
   const last = own.at(-1);
-  const tap = (result: BuntResult, lane: BuntLane | null): void => {
-    const isHit = lane !== null;
-    bunters.add(person.id, { result, aimed, lane, pace: isHit ? pace : null, height, style });
+  const tap = (result: BuntResult, lane: BuntLane | null, pace: BuntPace | null): void => {
+    bunters.add(person.id, { result, aimed, lane, calledPace, pace, height, style });
   };
   return (
     <div className="bunt-counter">
-      <Choice
-        label="Called"
-        showLabel
-        value={aimed}
-        options={BUNT_LANES.map((value) => ({ value, text: COUNTED_LANE_TEXT[value] }))}
-        onChange={setAimed}
-      />
-      <h2>Where did it go?</h2>
-      <div className="tap-grid">
-        {BUNT_LANES.map((lane) => (
-          <TapButton
-            key={lane}
-            onTap={() => {
-              tap('fair', lane);
-            }}
-          >
-            {COUNTED_LANE_TEXT[lane]}
-          </TapButton>
-        ))}
+      <div className="control-row">
+        <Choice
+          label="Called"
+          showLabel
+          value={aimed}
+          options={BUNT_LANES.map((value) => ({ value, text: COUNTED_LANE_TEXT[value] }))}
+          onChange={setAimed}
+        />
+        <Choice
+          label="Called pace"
+          value={calledPace}
+          options={BUNT_PACES.map((value) => ({ value, text: PACE_TEXT[value] }))}
+          onChange={setCalledPace}
+        />
       </div>
+      <h2>Where did it go?</h2>
+      <WhereItWent
+        onTap={(lane, pace) => {
+          tap('fair', lane, pace);
+        }}
+      />
       <div className="tap-grid">
         {OFF.map((result) => (
           <TapButton
             key={result}
             className="tap-quiet"
             onTap={() => {
-              tap(result, null);
+              tap(result, null, null);
             }}
           >
             {RESULT_TEXT[result]}
@@ -152,9 +154,7 @@ function Counter({ person, bunters }: { person: Person; bunters: ReturnType<type
         ))}
       </div>
       <p role="status">
-        {last
-          ? `Last: ${RESULT_TEXT[last.result].toLowerCase()}${last.lane ? `, ${COUNTED_LANE_TEXT[last.lane].toLowerCase()}` : ''}. ${String(own.length)} counted.`
-          : 'Nothing counted yet. One tap a bunt.'}
+        {last ? `Last: ${lastText(last)}. ${String(own.length)} counted.` : 'One tap a bunt.'}
       </p>
       {last && (
         <Button
@@ -168,12 +168,6 @@ function Counter({ person, bunters }: { person: Person; bunters: ReturnType<type
       )}
       <ByWay tries={bunters.of(person.id)} />
       <div className="control-row">
-        <Choice
-          label="Pace"
-          value={pace}
-          options={BUNT_PACES.map((value) => ({ value, text: PACE_TEXT[value] }))}
-          onChange={setPace}
-        />
         <Choice
           label="Pitch"
           value={height}
@@ -189,6 +183,40 @@ function Counter({ person, bunters }: { person: Person; bunters: ReturnType<type
           }}
         />
       </div>
+    </div>
+  );
+}
+
+/** "fair, third line, soft" */
+function lastText({ result, lane, pace }: BuntTry): string {
+  return [RESULT_TEXT[result], lane && COUNTED_LANE_TEXT[lane], pace && PACE_TEXT[pace]]
+    .filter((word) => word !== null)
+    .join(', ')
+    .toLowerCase();
+}
+
+/** The infield as buttons, seen from the plate: firm bunts far out, dead ones near. One tap says lane and pace. */
+function WhereItWent({ onTap }: { onTap: (lane: BuntLane, pace: BuntPace) => void }) {
+  return (
+    <div className="bunt-where">
+      {BUNT_LANES.map((lane) => (
+        <span key={lane} className="quiet" aria-hidden="true">
+          {COUNTED_LANE_TEXT[lane]}
+        </span>
+      ))}
+      {BUNT_PACES.toReversed().flatMap((pace) =>
+        BUNT_LANES.map((lane) => (
+          <TapButton
+            key={`${lane} ${pace}`}
+            aria-label={`${COUNTED_LANE_TEXT[lane]}, ${PACE_TEXT[pace].toLowerCase()}`}
+            onTap={() => {
+              onTap(lane, pace);
+            }}
+          >
+            {PACE_TEXT[pace]}
+          </TapButton>
+        )),
+      )}
     </div>
   );
 }

@@ -174,15 +174,6 @@ export function useBunt() {
 
 /** Directions and paces of the map that comes at once, and of the one that follows. */
 const MAPS = { coarse: [30, 20], fine: [60, 40] } as const;
-/** With bases loaded, or a runner who is looked at twice, as long as the others: the map is smooth enough for it. */
-const HEAVY_MAPS = { coarse: [24, 16], fine: [48, 32] } as const;
-
-function mapsFor({
-  play,
-  bases,
-}: Pick<AskedBunt, 'play' | 'bases'>): Record<'coarse' | 'fine', readonly [number, number]> {
-  return play === 'safety' || bases === 7 ? HEAVY_MAPS : MAPS;
-}
 
 /** What a plan is kept by, and how: it is ours alone, and the same question has the same answer. */
 export const KEPT = {
@@ -205,8 +196,7 @@ export function useBuntPlan(asked: AskedBunt): {
   const rested = useDeferredValue(key);
   const coarse = useQuery({
     queryKey: ['bunt', key],
-    queryFn: () =>
-      inBuntWorker((heavy) => heavy.plan(asked, gridOf(asked, ...mapsFor(asked).coarse))),
+    queryFn: () => inBuntWorker((heavy) => heavy.plan(asked, gridOf(asked, ...MAPS.coarse))),
     placeholderData: keepPreviousData,
     ...KEPT,
   });
@@ -214,9 +204,7 @@ export function useBuntPlan(asked: AskedBunt): {
     queryKey: ['bunt fine', rested],
     queryFn: () => {
       const question = JSON.parse(rested) as AskedBunt;
-      return inBuntWorker((heavy) =>
-        heavy.plan(question, gridOf(question, ...mapsFor(question).fine)),
-      );
+      return inBuntWorker((heavy) => heavy.plan(question, gridOf(question, ...MAPS.fine)));
     },
     enabled: rested === key && coarse.isSuccess && !coarse.isPlaceholderData,
     ...KEPT,

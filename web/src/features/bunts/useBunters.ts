@@ -1,10 +1,9 @@
 import type { BuntTryRecord, GameBunt } from '@bradyon/contract/bunts';
 import { ownBunting, type BuntSkill, type BuntTry, type OwnBunting } from '@bradyon/core/bunts';
-import type { BuntTryId, PersonId, TeamId } from '@bradyon/core/units';
+import type { PersonId, TeamId } from '@bradyon/core/units';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo, useSyncExternalStore } from 'react';
-import { newId, request, standing } from '../../api/index.ts';
-import { buntsKept, buntWrite } from './writes.ts';
+import { request } from '../../api/index.ts';
+import { useBuntTally } from './writes.ts';
 
 const NO_BUNTS: GameBunt[] = [];
 
@@ -13,28 +12,12 @@ const NO_BUNTS: GameBunt[] = [];
  * @param isAsked false: for whoever may not see them
  */
 export function useBunters(teamId: TeamId, isAsked = true) {
-  const list = buntsKept(teamId);
-  const { error, refetch } = useQuery({
-    queryKey: ['bunts', teamId],
-    queryFn: () => list.sync(),
-    enabled: isAsked,
-    meta: { onlyHere: true },
-  });
-  const count = useSyncExternalStore(
-    (tell) => list.onChange(tell),
-    () => list.rows.size,
-  );
+  const { rows: practice, add, undo, refresh, error, retry } = useBuntTally(teamId, isAsked);
   const games = useQuery({
     queryKey: ['games-bunts', teamId],
     queryFn: () => request<GameBunt[]>('GET', `/api/teams/${teamId}/games/bunts`),
     enabled: isAsked,
   });
-  const waiting = buntWrite.useWaiting(teamId);
-  const practice = useMemo(() => {
-    const rows = new Map<string, BuntTryRecord>(count === 0 ? [] : list.rows);
-    for (const each of waiting) rows.set(each.id, each);
-    return standing(rows.values());
-  }, [list, count, waiting]);
   const inGames = games.data ?? NO_BUNTS;
   const of = (personId: PersonId): BuntTry[] => [
     ...practice.filter((each) => each.personId === personId),
@@ -48,19 +31,15 @@ export function useBunters(teamId: TeamId, isAsked = true) {
     skill: (personId: PersonId | undefined, level: BuntSkill): OwnBunting =>
       ownBunting(personId ? of(personId) : [], level),
     add: (personId: PersonId, bunt: BuntTry): void => {
-      const takenAt = new Date().toISOString();
-      buntWrite.send(teamId, { ...bunt, id: newId<BuntTryId>(), personId, undoes: null, takenAt });
+      add({ ...bunt, personId });
     },
     undo: (bunt: BuntTryRecord): void => {
-      const takenAt = new Date().toISOString();
-      buntWrite.send(teamId, { ...bunt, id: newId<BuntTryId>(), undoes: bunt.id, takenAt });
+      undo(bunt);
     },
-    refresh: async (): Promise<void> => {
-      await refetch();
-    },
+    refresh,
     error: practice.length === 0 ? (error ?? games.error) : null,
     retry: () => {
-      void refetch();
+      retry();
       void games.refetch();
     },
   };

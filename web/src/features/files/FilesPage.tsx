@@ -329,7 +329,7 @@ function BuntsIn() {
     noun: 'bunts',
     read: (lines, matching) => ({ rows: readBunts(lines, matching, known, idsFor(team.id)) }),
     send: async (values) => {
-      await request('POST', `/api/teams/${team.id}/bunts`, { tries: values });
+      await request('POST', `/api/teams/${team.id}/bunts`, { rows: values });
       return { added: values.length, alreadyThere: 0 };
     },
     words: ({ personId, result, lane }) => {
