@@ -37,6 +37,7 @@ const FEATURES = {
     'advice',
     'bunts',
     'bases',
+    'drills',
     'files',
   ],
   web: [

@@ -271,6 +271,8 @@ describe('the contracts', () => {
     testDives: [],
     buntTries: [],
     fielderLooks: [],
+    reps: [],
+    practices: [],
     batting: [],
     battingOrder: { personIds: [] },
     games: [],

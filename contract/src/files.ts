@@ -16,6 +16,7 @@ import {
 } from './innings.ts';
 import { lookTally, type FielderLookRecord } from './bases.ts';
 import { buntTally, type BuntTryRecord } from './bunts.ts';
+import { practiceContract, repTally, type PracticeRecord, type RepRecord } from './drills.ts';
 import { testDiveContract, type TestDiveRecord } from './leads.ts';
 import { opponentContract, personContract } from './people.ts';
 import {
@@ -33,7 +34,7 @@ import { teamDraftFields, teamMisfit, type TeamDraft } from './teams.ts';
 import { togetherContract, type Together } from './thumb.ts';
 import { readingContract } from './timing.ts';
 
-export const TEAM_FILE_VERSION = 6;
+export const TEAM_FILE_VERSION = 7;
 
 /** A whole team as a file: everything but its staff and the secrets of its devices. */
 export interface TeamFile {
@@ -49,6 +50,8 @@ export interface TeamFile {
   testDives: TestDiveRecord[];
   buntTries: BuntTryRecord[];
   fielderLooks: FielderLookRecord[];
+  reps: RepRecord[];
+  practices: PracticeRecord[];
   batting: BattingRecord[];
   battingOrder: BattingOrder;
   games: GameOfFile[];
@@ -106,6 +109,8 @@ function twiceMisfit(file: TeamFile): Misfit | null {
     'testDives',
     'buntTries',
     'fielderLooks',
+    'reps',
+    'practices',
     'games',
   ] as const;
   for (const name of lists) {
@@ -149,7 +154,8 @@ function strangerMisfit(file: TeamFile): Misfit | null {
   const sides = new Set<string>(file.opponents.map((opponent) => opponent.id));
   const known = new Set<string>(file.people.map((person) => person.id));
   const taken = new Set<string>(file.readings.map((reading) => reading.id));
-  const isStranger = ({ personId }: { personId: string }): boolean => !known.has(personId);
+  const isStranger = ({ personId }: { personId: string | null }): boolean =>
+    personId === null || !known.has(personId);
   const places: [path: string, index: number][] = [
     ['people', file.people.findIndex(({ opponentId: o }) => o !== null && !sides.has(o))],
     ['games', file.games.findIndex(({ opponentId: o }) => o !== null && !sides.has(o))],
@@ -158,6 +164,7 @@ function strangerMisfit(file: TeamFile): Misfit | null {
     ['testDives', file.testDives.findIndex(isStranger)],
     ['buntTries', file.buntTries.findIndex(isStranger)],
     ['fielderLooks', file.fielderLooks.findIndex(isStranger)],
+    ['reps', file.reps.findIndex(isStranger)],
     ['batting', file.batting.findIndex(isStranger)],
     ['battingOrder.personIds', file.battingOrder.personIds.findIndex((id) => !known.has(id))],
     ['readings', file.readings.findIndex(({ movedFrom: m }) => m !== null && !taken.has(m))],
@@ -192,11 +199,12 @@ function rulesOfOlder(ruleset: unknown): unknown {
 /**
  * An older file as one of today. Version 2 grew as it went: its first files have nothing at bat, no
  * order and no sheets of the team's own. Until version 3 a team had no time zone, until version 5 no bunts of
- * practice and no constants of the field, until version 6 nothing seen of outfielders.
+ * practice and no constants of the field, until version 6 nothing seen of outfielders, until version 7
+ * no drills, practices and called paces.
  */
 function fromOlder(value: unknown): unknown {
   const file = value as { version?: unknown; team?: unknown; people?: unknown } | null;
-  if (![1, 2, 3, 4, 5].includes(Number(file?.version)) || !file) return value;
+  if (![1, 2, 3, 4, 5, 6].includes(Number(file?.version)) || !file) return value;
   if (typeof file.team !== 'object' || file.team === null || !Array.isArray(file.people)) {
     return value;
   }
@@ -206,6 +214,8 @@ function fromOlder(value: unknown): unknown {
     testDives: [],
     buntTries: [],
     fielderLooks: [],
+    reps: [],
+    practices: [],
     batting: [],
     battingOrder: { personIds: [] },
     games: [],
@@ -255,6 +265,8 @@ export const teamFileContract = readingOlder(
       testDives: required(rowsOf(testDiveContract, MANY)),
       buntTries: required(rowsOf(buntTally.row, MANY)),
       fielderLooks: required(rowsOf(lookTally.row, MANY)),
+      reps: required(rowsOf(repTally.row, MANY)),
+      practices: required(rowsOf(practiceContract, 1000)),
       batting: required(rowsOf(battingContract, 20_000)),
       battingOrder: required(battingOrderContract),
       games: required(rowsOf(gameOfFileContract, 2000)),

@@ -253,6 +253,11 @@ export function listOf<T>(rule: Rule<T>, max: number): Rule<T[]> {
   return list(rule, max, 'refused');
 }
 
+/** A list of at most `max` words or figures, of which the same may come again. */
+export function sequenceOf<T>(rule: Rule<T>, max: number): Rule<T[]> {
+  return list(rule, max, 'allowed');
+}
+
 export function required<T>(rule: Rule<T>): Part<T, 'required'> {
   return { read: rule.read, presence: 'required' };
 }

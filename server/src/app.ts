@@ -17,6 +17,7 @@ import { leadRoutes } from './features/leads/index.ts';
 import { peopleRoutes } from './features/people/index.ts';
 import { basesRoutes } from './features/bases/index.ts';
 import { buntRoutes } from './features/bunts/index.ts';
+import { practiceRoutes } from './features/drills/index.ts';
 import { drillRoutes, signRoutes } from './features/signs/index.ts';
 import { teamRoutes } from './features/teams/index.ts';
 import { teamThumbRoutes, thumbRoutes, timingRoutes } from './features/timing/index.ts';
@@ -83,7 +84,7 @@ export function makeApp({ pool, probe, config, logger, live }: AppParts): Expres
   mount('/thumbs', thumbRoutes(deps), SMALL);
   mount('/teams', fileRoutes(deps));
   api.use('/teams', (req, res, next) => {
-    const read = /\/(readings|import|entries|signs|answers|bunts|looks)$/.test(req.path)
+    const read = /\/(readings|import|entries|signs|answers|bunts|looks|reps)$/.test(req.path)
       ? LARGE
       : SMALL;
     read(req, res, next);
@@ -102,6 +103,7 @@ export function makeApp({ pool, probe, config, logger, live }: AppParts): Expres
     signRoutes,
     buntRoutes,
     basesRoutes,
+    practiceRoutes,
   ]) {
     mount('/teams', routes(deps));
   }

@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net';
 import type { Account } from '@bradyon/contract/accounts';
 import type { FielderLookRecord } from '@bradyon/contract/bases';
 import type { BuntTryRecord } from '@bradyon/contract/bunts';
+import type { PracticeRecord, RepRecord } from '@bradyon/contract/drills';
 import type { EntryDraft, GameDraft } from '@bradyon/contract/games';
 import type { BattingRecord } from '@bradyon/contract/innings';
 import type { TestDiveRecord } from '@bradyon/contract/leads';
@@ -25,7 +26,9 @@ import type {
   GameId,
   OpponentId,
   PersonId,
+  PracticeId,
   ReadingId,
+  RepId,
   SignAnswerId,
   SignVersionId,
   TeamId,
@@ -237,6 +240,35 @@ export function aFielderLook(parts: Partial<FielderLookRecord> = {}): FielderLoo
     look: 'charges',
     takenAt: '2026-07-01T12:00:00.000Z',
     ...parts,
+  };
+}
+
+export function aRep(parts: Partial<RepRecord> = {}): RepRecord {
+  return {
+    id: randomUUID() as RepId,
+    personId: randomUUID() as PersonId,
+    undoes: null,
+    rep: { drill: 'leave', session: 'one', seconds: 0.04 },
+    takenAt: '2026-07-01T12:00:00.000Z',
+    ...parts,
+  };
+}
+
+export function aPractice(id: string = randomUUID()): PracticeRecord {
+  return {
+    id: id as PracticeId,
+    name: 'Tuesday',
+    startsAt: '2026-07-02T16:00:00.000Z',
+    warmUpMinutes: 15,
+    closeMinutes: 5,
+    changeMinutes: 2,
+    slotMinutes: 15,
+    water: { minutes: 3, everySlots: 2 },
+    coaches: 2,
+    order: ['starts', 'reads', 'own'],
+    own: [{ id: 'own', name: 'Long toss', notes: '' }],
+    groups: [[], []],
+    notes: '',
   };
 }
 

@@ -1,6 +1,8 @@
 import type { FielderLookRecord, GameLook } from '@bradyon/contract/bases';
 import type { TallyPage } from '@bradyon/contract/tally';
+import type { PracticeRecord, RepRecord } from '@bradyon/contract/drills';
 import { FIELDER_LOOKS } from '@bradyon/core/bases';
+import { clashesOf } from '@bradyon/core/drills';
 import { pitchesFor } from '@bradyon/core/race';
 import type { BattingOrder } from '@bradyon/contract/innings';
 import type { StaffThumb } from '@bradyon/contract/thumb';
@@ -69,6 +71,13 @@ describe('the demo world', () => {
         `${base}/bases/looks`,
       );
       expect(new Set(page.rows.map(({ look }) => look)).size).toBe(FIELDER_LOOKS.length);
+      const { body: reps } = await client.call<TallyPage<RepRecord>>('GET', `${base}/drills/reps`);
+      expect(new Set(reps.rows.map(({ rep }) => rep.drill))).toEqual(
+        new Set(['start', 'read', 'leave', 'send']),
+      );
+      const { body: practices } = await client.call<PracticeRecord[]>('GET', `${base}/practices`);
+      for (const practice of practices) expect(clashesOf(practice)).toEqual([]);
+      expect(practices).toHaveLength(2);
       const { body: inGames } = await client.call<GameLook[]>('GET', `${base}/games/looks`);
       expect(inGames.some(({ look }) => look === 'clean')).toBe(true);
     }

@@ -120,7 +120,7 @@ describe.each(Object.entries(TEAM_ROUTES))('%s', (route, makeBody) => {
     }
     if (!/:(accountId|inviteId|id)/.test(route)) return;
     // Taking back an invitation or a dive that is not there is no error, and takes back nothing.
-    const expected = /^DELETE .*(invites|test-dives|batting)/.test(route) ? 204 : 404;
+    const expected = /^DELETE .*(invites|test-dives|batting|practices)/.test(route) ? 204 : 404;
     expect(answer.status).toBe(expected);
   });
 
@@ -189,6 +189,8 @@ describe("another team's rows", () => {
     'drill_passes',
     'bunt_tries',
     'fielder_looks',
+    'drill_reps',
+    'practices',
   ];
   /** How many rows a season of one's own has, where it is not one. */
   const NONE_OF_OWN = [
@@ -209,6 +211,8 @@ describe("another team's rows", () => {
     'drill_passes',
     'bunt_tries',
     'fielder_looks',
+    'drill_reps',
+    'practices',
   ];
   const scoped = async (accountId: string, teamId: string, query: string) => {
     const client = await api.app.connect();

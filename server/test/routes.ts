@@ -14,6 +14,8 @@ import {
   anOpponent,
   aBuntTry,
   aFielderLook,
+  aPractice,
+  aRep,
   aSignAnswer,
   aSignBook,
   tap,
@@ -107,6 +109,16 @@ export const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown)
   'POST /api/teams/:teamId/bases/looks': ({ pitcher }) => ({
     rows: [aFielderLook({ personId: pitcher.id })],
   }),
+  'GET /api/teams/:teamId/drills/reps': null,
+  'POST /api/teams/:teamId/drills/reps': ({ pitcher }) => ({
+    rows: [aRep({ personId: pitcher.id })],
+  }),
+  'GET /api/teams/:teamId/practices': null,
+  'PUT /api/teams/:teamId/practices/:id': (_season, ids) => ({
+    ...aPractice(ids.practices),
+    version: 1,
+  }),
+  'DELETE /api/teams/:teamId/practices/:id': null,
   'GET /api/teams/:teamId/signs/passes': null,
   'POST /api/teams/:teamId/signs/passes': ({ pitcher }) => ({
     id: randomUUID(),
@@ -169,6 +181,7 @@ export interface Ids {
   'test-dives': string;
   batting: string;
   'gate-devices': string;
+  practices: string;
   gameId: string;
   passId: string;
 }
@@ -200,6 +213,10 @@ export async function aFullSeason(api: Api): Promise<{ season: Season; ids: Ids 
   await coach.call('POST', `${base}/bunts`, { rows: [aBuntTry({ personId: pitcher.id })] });
   const rows = [aFielderLook({ personId: pitcher.id })];
   await coach.call('POST', `${base}/bases/looks`, { rows });
+  const reps = [aRep({ personId: pitcher.id })];
+  await coach.call('POST', `${base}/drills/reps`, { rows: reps });
+  const practice = aPractice();
+  await coach.call('PUT', `${base}/practices/${practice.id}`, { ...practice, version: 0 });
   await coach.call('POST', `${base}/signs/passes`, { id: randomUUID(), personId: pitcher.id });
   const ids: Ids = {
     gameId: game.id,
@@ -208,6 +225,7 @@ export async function aFullSeason(api: Api): Promise<{ season: Season; ids: Ids 
     'test-dives': dive.id,
     batting: pitcher.id,
     'gate-devices': device,
+    practices: practice.id,
     accountId: coach.account.id,
     inviteId: invite.id,
     opponents: opponent.id,
@@ -226,7 +244,7 @@ export function addressOf(route: string, teamId: string, ids: Ids): [method: str
     .replace(':gameId', ids.gameId)
     .replace(':passId', ids.passId)
     .replace(
-      /(opponents|people|readings|together|test-dives|batting|gate-devices)\/:id/,
+      /(opponents|people|readings|together|test-dives|batting|gate-devices|practices)\/:id/,
       (_, kind: keyof Ids) => `${kind}/${ids[kind]}`,
     );
   return [method, path];

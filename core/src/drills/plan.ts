@@ -26,12 +26,12 @@ export interface PracticeQuestion {
 }
 
 /** A part of the timetable, minutes from the start. */
-interface PlanPart {
+export interface PlanPart<Name extends string = StationName> {
   start: number;
   end: number;
   what: 'warmUp' | 'water' | 'close' | 'stations';
   /** The station of each group. */
-  groups: StationName[];
+  groups: Name[];
 }
 
 /** A practice. */
@@ -79,13 +79,22 @@ interface Offer extends Station {
   gains: number[];
 }
 
+/** How often each of a group gets to do a station in so many seconds. */
+export function repsIn(
+  seconds: number,
+  group: number,
+  { mostReps, atOnce, secondsPerRep }: Pick<Station, 'mostReps' | 'atOnce' | 'secondsPerRep'>,
+): number {
+  return Math.min(mostReps, Math.floor((seconds * atOnce) / (group * secondsPerRep)));
+}
+
 function offersOf(question: PracticeQuestion, slotMinutes: number): Offer[] {
   const biggest = Math.max(...question.groups.map(({ length }) => length));
   const seconds = (slotMinutes - question.changeMinutes) * 60;
   return STATION_NAMES.filter((name) => question.stations.includes(name)).map((name): Offer => {
     const station = STATIONS[name];
     const { mostReps, atOnce, secondsPerRep, gainRuns, learnedReps, mostVisits } = station;
-    const reps = Math.min(mostReps, Math.floor((seconds * atOnce) / (biggest * secondsPerRep)));
+    const reps = repsIn(seconds, biggest, { mostReps, atOnce, secondsPerRep });
     const lack = question.players.reduce((sum, player) => sum + (player.needs[name] ?? 0), 0);
     const gains = Array.from(
       { length: mostVisits + 1 },
@@ -110,7 +119,10 @@ export function planPractice(question: PracticeQuestion): PracticePlan | NoPlan 
       if (found) best = { plan: found, slots };
     }
   }
-  if (best) return { ...best.plan, timetable: timetableOf(question, best.plan) };
+  if (best) {
+    const { slotMinutes, order } = best.plan;
+    return { ...best.plan, timetable: timetableOf({ ...question, slotMinutes }, groups, order) };
+  }
   return { reason: fits ? 'noStationsFit' : 'tooFewMinutes' };
 }
 
@@ -258,18 +270,29 @@ export function circleOf(
   return goOn() ? circle : null;
 }
 
-function timetableOf(
-  { warmUpMinutes, closeMinutes, changeMinutes, water, groups }: PracticeQuestion,
-  { slotMinutes, order }: Pick<PracticePlan, 'slotMinutes' | 'order'>,
-): PlanPart[] {
-  const parts: PlanPart[] = [{ start: 0, end: warmUpMinutes, what: 'warmUp', groups: [] }];
+/** How the time of a practice is parted. Minutes. */
+export type PracticeTimes = Pick<
+  PracticeQuestion,
+  'warmUpMinutes' | 'closeMinutes' | 'changeMinutes' | 'water'
+> & { slotMinutes: number };
+
+/** Who is where when: every group goes round the same circle, each a station on from the next. */
+export function timetableOf<Name extends string>(
+  { warmUpMinutes, closeMinutes, changeMinutes, water, slotMinutes }: PracticeTimes,
+  groups: number,
+  order: readonly Name[],
+): PlanPart<Name>[] {
+  const parts: PlanPart<Name>[] = [{ start: 0, end: warmUpMinutes, what: 'warmUp', groups: [] }];
   let at = warmUpMinutes;
   for (let slot = 0; slot < order.length; slot += 1) {
     parts.push({
       start: at,
       end: at + slotMinutes - changeMinutes,
       what: 'stations',
-      groups: groups.flatMap((_, group) => order[(group + slot) % order.length] ?? []),
+      groups: Array.from(
+        { length: groups },
+        (_, group) => order[(group + slot) % order.length],
+      ).flatMap((name) => name ?? []),
     });
     at += slotMinutes;
     if ((slot + 1) % water.everySlots === 0 && slot + 1 < order.length) {

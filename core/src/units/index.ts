@@ -4,6 +4,8 @@ export type {
   AccountId,
   BuntTryId,
   FielderLookId,
+  PracticeId,
+  RepId,
   GameEntryId,
   GameId,
   PassId,

@@ -12,6 +12,7 @@ import { USUAL_NEEDED_CHANCE } from '@bradyon/core/steals';
 import { plainContext, splitsOfBeams, type Reading } from '@bradyon/core/timing';
 import type { GateRunId, OpponentId, PersonId, ReadingId, TestDiveId } from '@bradyon/core/units';
 import { demoBunts } from './bunts.ts';
+import { demoPractices, demoReps } from './drills.ts';
 import { demoLooks } from './looks.ts';
 import { demoGames } from './games.ts';
 import { gaitOf, readingsOf, type DemoReading } from './readings.ts';
@@ -55,6 +56,8 @@ export function demoTeamFile(
     testDives: [],
     buntTries: [],
     fielderLooks: [],
+    reps: [],
+    practices: [],
     batting: [],
     battingOrder: { personIds: [] },
     games: [],
@@ -92,6 +95,8 @@ export function demoTeamFile(
   file.buntTries = demoBunts(batting, today);
   const theirs = file.people.filter(({ opponentId }) => opponentId !== null);
   file.fielderLooks = demoLooks(theirs, today);
+  file.reps = demoReps(batting, field.ruleset.sport, today);
+  file.practices = demoPractices([...batting, ...bench], today);
   return file;
 }
 

@@ -6,6 +6,7 @@ import { notFound } from '../../http/problem.ts';
 import { selectReminders } from '../advice/index.ts';
 import { fielderLooks } from '../bases/index.ts';
 import { buntTries } from '../bunts/index.ts';
+import { drillReps, selectPractices } from '../drills/index.ts';
 import { selectGamesWhole } from '../games/index.ts';
 import { selectAllRuns } from '../gates/index.ts';
 import { selectBatting, selectOrder } from '../innings/index.ts';
@@ -34,6 +35,9 @@ export async function teamFileText(tx: Tx, teamId: TeamId): Promise<string[]> {
     testDives: await selectDives(tx),
     buntTries: await buntTries.all(tx),
     fielderLooks: await fielderLooks.all(tx),
+    // A coach's own training is the coach's, and staff are not in the file.
+    reps: (await drillReps.all(tx)).filter(({ personId }) => personId !== null),
+    practices: (await selectPractices(tx)).map(withoutVersion),
     batting: (await selectBatting(tx)).map(withoutVersion),
     battingOrder: withoutVersion(await selectOrder(tx)),
     games: await selectGamesWhole(tx),

@@ -6,6 +6,7 @@ import { Problem } from '../../http/problem.ts';
 import { saveReminders } from '../advice/index.ts';
 import { fielderLooks } from '../bases/index.ts';
 import { buntTries } from '../bunts/index.ts';
+import { drillReps, restorePractices } from '../drills/index.ts';
 import { restoreGames } from '../games/index.ts';
 import { restoreRuns } from '../gates/index.ts';
 import { restoreBatting, restoreOrder } from '../innings/index.ts';
@@ -46,6 +47,8 @@ export async function restoreTeam(
   await restoreDives(tx, file.testDives);
   await buntTries.insert(tx, file.buntTries);
   await fielderLooks.insert(tx, file.fielderLooks);
+  await drillReps.insert(tx, file.reps);
+  await restorePractices(tx, file.practices);
   await restoreBatting(tx, file.batting);
   await restoreOrder(tx, file.battingOrder);
   await restoreGames(tx, file.games);

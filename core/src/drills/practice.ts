@@ -1,0 +1,91 @@
+import type { PersonId } from '../units/index.ts';
+import { repsIn, timetableOf, type PlanPart, type PracticeTimes } from './plan.ts';
+import { STATION_NAMES, STATIONS, type StationName } from './stations.ts';
+
+/** A station of the coach's own. */
+export interface OwnStation {
+  id: string;
+  name: string;
+  notes: string;
+}
+
+/** A practice as it will be held: planned, and then changed at will. Minutes. */
+export interface Practice extends PracticeTimes {
+  name: string;
+  startsAt: string;
+  coaches: number;
+  /** The circle that every group goes round: stations, and own ones by their id. */
+  order: string[];
+  own: OwnStation[];
+  groups: PersonId[][];
+  notes: string;
+}
+
+export function isStation(name: string): name is StationName {
+  return (STATION_NAMES as readonly string[]).includes(name);
+}
+
+/** Who is where when. Two groups and one station: one of them waits, which is a clash. */
+export function partsOf(practice: Practice): PlanPart<string>[] {
+  return timetableOf(practice, practice.groups.length, practice.order);
+}
+
+/** From the first to the last minute. */
+export function practiceMinutes(practice: Practice): number {
+  return partsOf(practice).at(-1)?.end ?? 0;
+}
+
+/** Something that cannot be done at once. */
+export interface Clash {
+  /** Of the parts. */
+  part: number;
+  what: 'station' | 'place' | 'coaches';
+  /** Which groups, from 0. */
+  groups: number[];
+}
+
+/** What of a practice cannot be: two groups at one station or place, or too few coaches. */
+export function clashesOf(practice: Practice): Clash[] {
+  return partsOf(practice).flatMap(({ groups }, part): Clash[] => {
+    const placesOf = (name: string): readonly string[] =>
+      isStation(name) ? STATIONS[name].places : [];
+    const clashes = groups.flatMap((name, group): Clash[] =>
+      groups.slice(0, group).flatMap((other, before): Clash[] => {
+        if (other === name) return [{ part, what: 'station', groups: [before, group] }];
+        const shared = placesOf(other).some((place) => placesOf(name).includes(place));
+        return shared ? [{ part, what: 'place', groups: [before, group] }] : [];
+      }),
+    );
+    const needed = groups.reduce(
+      (sum, name) => sum + (isStation(name) ? STATIONS[name].coaches : 0),
+      0,
+    );
+    return needed > practice.coaches
+      ? [...clashes, { part, what: 'coaches', groups: groups.map((_, group) => group) }]
+      : clashes;
+  });
+}
+
+/** How often each of a group does a station in a slot; null for an own station: it has no count. */
+export function repsAt(practice: Practice, name: string, group: number): number | null {
+  if (!isStation(name)) return null;
+  const seconds = (practice.slotMinutes - practice.changeMinutes) * 60;
+  return repsIn(seconds, Math.max(1, practice.groups[group]?.length ?? 1), STATIONS[name]);
+}
+
+/** Full sprints that each of a group runs. */
+export function sprintsIn(practice: Practice, group: number): number {
+  return practice.order.reduce(
+    (sum, name) =>
+      sum + (isStation(name) ? STATIONS[name].sprints * (repsAt(practice, name, group) ?? 0) : 0),
+    0,
+  );
+}
+
+/** Where the clock of a practice stands, so many minutes after its start. */
+export function partAt(practice: Practice, minutes: number): { part: number; left: number } | null {
+  const parts = partsOf(practice);
+  // Between two parts they change over: it belongs to what comes.
+  const part = parts.findIndex(({ end }) => minutes < end);
+  return part < 0 ? null : { part, left: (parts[part]?.end ?? 0) - minutes };
+}
