@@ -57,6 +57,7 @@ const FEATURES = {
     'bases',
     'games',
     'advice',
+    'drills',
   ],
 };
 

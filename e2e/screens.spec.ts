@@ -64,6 +64,12 @@ const SCREENS = [
   'bases/grounders',
   'bases/turns',
   'bases/arms',
+  'drills',
+  'drills/starts',
+  'drills/reads',
+  'drills/leaves',
+  'drills/sends',
+  'drills/progress',
   'field',
   'level',
   'people',
@@ -74,7 +80,14 @@ const SCREENS = [
 /** Of the game that is being played, and of one that is over. */
 const GAME_SCREENS = ['', '/log', '/sheet'];
 /** What only the softball team has. */
-const SOFTBALL_SCREENS = ['timing?watch=leave', 'leads', 'steals', 'bunts', 'bases'];
+const SOFTBALL_SCREENS = [
+  'timing?watch=leave',
+  'leads',
+  'steals',
+  'bunts',
+  'bases',
+  'drills/leaves',
+];
 
 // The night's colors are the same on a phone.
 const LOOKS = [

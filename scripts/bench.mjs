@@ -4,6 +4,7 @@
  */
 import { randomUUID } from 'node:crypto';
 import { createRequire } from 'node:module';
+import { benchDrillsInBrowser } from './benchDrills.mjs';
 import { benchGames } from './benchGames.mjs';
 import { freePort, startThrowawayCluster } from './cluster.mjs';
 import { ensureBuilt, ensurePackages } from './install.mjs';
@@ -75,6 +76,7 @@ async function benchCore() {
   (await benchOf('games')).benchGames(print);
   (await benchOf('signs')).benchSigns(print);
   (await benchOf('bunts')).benchBunts(print);
+  (await benchOf('drills')).benchDrills(print);
 }
 
 /** Readings per second over HTTP, and the same rows straight into PostgreSQL, equally many at once. */
@@ -570,7 +572,7 @@ async function benchBrowser(address, executablePath) {
   const { chromium } = await import('../e2e/browser.mjs');
   const browser = await chromium.launch({
     executablePath,
-    args: ['--no-sandbox', '--disable-gpu'],
+    args: ['--no-sandbox', '--disable-gpu', '--autoplay-policy=no-user-gesture-required'],
   });
   try {
     const context = await browser.newContext({ baseURL: address });
@@ -630,6 +632,7 @@ async function benchBrowser(address, executablePath) {
     await benchBoard(first, fresh, address);
     await benchDesk(await fresh.newPage(), fresh, address);
     await benchLineup(await fresh.newPage(), first.url());
+    await benchDrillsInBrowser(browser, first, print);
   } finally {
     await browser.close();
   }

@@ -7,6 +7,7 @@ const ADDRESSES = {
   Game: /\/games/,
   Time: /\/timing/,
   Bunt: /\/bunts/,
+  Drills: /\/drills/,
   Steal: /\/steals/,
   Leads: /\/leads/,
   Odds: /\/innings/,

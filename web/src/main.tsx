@@ -6,6 +6,7 @@ import { sessionRanOut, watchAccount } from './features/accounts/index.ts';
 // Every kind of write is known from the start, so that what a reload interrupted goes out.
 import './features/bases/writes.ts';
 import './features/bunts/writes.ts';
+import './features/drills/writes.ts';
 import './features/games/writes.ts';
 import './features/leads/writes.ts';
 import './features/people/writes.ts';

@@ -61,6 +61,7 @@ const work: RouteObject[] = [
   screen('leads/sheet', async () => (await import('./features/leads/SheetPage.tsx')).SheetPage),
   screen('bunts/*', async () => (await import('./features/bunts/BuntRooms.tsx')).BuntRooms),
   screen('bases/*', async () => (await import('./features/bases/BasesRooms.tsx')).BasesRooms),
+  screen('drills/*', async () => (await import('./features/drills/DrillRooms.tsx')).DrillRooms),
   screen('signs/*', async () => (await import('./features/signs/SignRooms.tsx')).SignRooms),
   screen('innings', async () => {
     const [{ OddsPage }, { KnownOf }] = await Promise.all([

@@ -15,6 +15,7 @@ export {
   type Start,
   type WaitLaw,
 } from './calls.ts';
+export { shortfall } from './counted.ts';
 export {
   advisedLead,
   DIVES,
@@ -72,8 +73,8 @@ export {
   type OwnStation,
   type Practice,
 } from './practice.ts';
-export { planPractice, type PracticePlan, type PracticeQuestion } from './plan.ts';
-export { progressOf, type DayPoint, type Progress } from './progress.ts';
+export { planPractice, type NoPlan, type PracticePlan, type PracticeQuestion } from './plan.ts';
+export { progressOf, type Progress } from './progress.ts';
 export {
   compareTechniques,
   FEET_OF_BODY,
@@ -103,6 +104,7 @@ export {
 } from './reps.ts';
 export {
   deciderOf,
+  drawSituation,
   judgeSend,
   leanOf,
   lostBy,
@@ -112,6 +114,7 @@ export {
   type Decider,
   type SendAnswer,
   type SendJudgement,
+  type SendLevel,
   type SendLevelName,
   type SendSituation,
 } from './sendHold.ts';

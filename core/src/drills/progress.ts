@@ -14,7 +14,7 @@ import {
 import { CUES, type Cue } from './reads.ts';
 
 /** What one day says of somebody, with its doubt: eight times in ten between low and high. */
-export interface DayPoint {
+interface DayPoint {
   day: string;
   count: number;
   value: number;
@@ -26,7 +26,7 @@ export interface DayPoint {
 }
 
 /** Last day against first. */
-export interface Change {
+interface Change {
   /** Last less first. */
   by: number;
   sd: number;
@@ -59,7 +59,7 @@ const LEAST_READS = 10;
 const LEAST_SHARES = 5;
 
 /** Whether the last day is truly another than the first; null with fewer than two. */
-export function changeOf(points: readonly DayPoint[], good: Progress['good']): Change | null {
+function changeOf(points: readonly DayPoint[], good: Progress['good']): Change | null {
   const [first, last] = [points[0], points.at(-1)];
   if (!first || !last || first === last) return null;
   const by = last.value - first.value;
@@ -76,7 +76,7 @@ export function changeOf(points: readonly DayPoint[], good: Progress['good']): C
 }
 
 /** A share of a day: so many of so many. */
-export function sharePoint(day: string, good: number, of: number): DayPoint {
+function sharePoint(day: string, good: number, of: number): DayPoint {
   const [yes, no] = [good + 0.5, of - good + 0.5];
   const total = yes + no;
   return {

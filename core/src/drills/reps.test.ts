@@ -190,7 +190,7 @@ describe('reads', () => {
     // Months later as good, and less sure; another cue is another matter.
     const later = levelOf(reads, 'sinkPivotR', new Date('2031-11-01T00:00:00.000Z'));
     expect(later.sdSeconds).toBeGreaterThan(found.sdSeconds + 0.01);
-    expect(levelOf(reads, 'dirt', new Date()).answered).toBe(0);
+    expect(levelOf(reads, 'dirt', new Date('2031-11-01T00:00:00.000Z')).answered).toBe(0);
   });
 
   it('are judged by cue, and an answer that never came is none', () => {

@@ -25,7 +25,7 @@ import {
 } from './staircase.ts';
 
 /** First steps that are set against each other. */
-export const TECHNIQUES = ['crossover', 'jab', 'drop', 'hop', 'own'] as const;
+export const TECHNIQUES = ['own', 'crossover', 'dropStep', 'jab', 'hop'] as const;
 export type Technique = (typeof TECHNIQUES)[number];
 /** How a start of a drill may be timed. */
 export const REP_MEASURES = ['ownTap', 'coachTap'] as const;
@@ -93,13 +93,6 @@ export interface SendRep {
 }
 
 export type Rep = StartRep | ReadRep | LeaveRep | LandingRep | SendRep;
-export const DRILL_NAMES = [
-  'start',
-  'read',
-  'leave',
-  'landing',
-  'send',
-] as const satisfies readonly Rep['drill'][];
 
 /** A rep of somebody, and when. */
 export interface KeptRep<R extends Rep = Rep> {

@@ -405,24 +405,25 @@ export function nearestEdge(edges: readonly number[], wanted: number): number {
   );
 }
 
-/** The plays of a session: near enough to call that they teach something. */
+/** The plays of a session, by the seeds they are drawn from: near enough to call that they teach something. */
 export function sendSession(
   level: SendLevelName,
   seed: number,
   count: number,
   value: Value,
-): SendSituation[] {
+): number[] {
   return edgesWanted(seed, count).flatMap((wanted, nth) => {
-    const usable = Array.from({ length: SEND_DRAWING.candidates }, (_, k) =>
-      drawSituation(level, seed + 1000 * (nth + 1) + k),
-    ).flatMap((situation) => {
-      const judged = judgeSend(situation, value);
-      return judged ? [{ situation, edge: judged.edge }] : [];
+    const usable = Array.from(
+      { length: SEND_DRAWING.candidates },
+      (_, k) => seed + 1000 * (nth + 1) + k,
+    ).flatMap((own) => {
+      const judged = judgeSend(drawSituation(level, own), value);
+      return judged ? [{ seed: own, edge: judged.edge }] : [];
     });
     const at = nearestEdge(
       usable.map(({ edge }) => edge),
       wanted,
     );
-    return usable[at]?.situation ?? [];
+    return usable[at]?.seed ?? [];
   });
 }

@@ -116,6 +116,13 @@ function leavesOf(random: Random, session: string, late: number): Rep[] {
   });
 }
 
+/** Late in the afternoon of a day, where the demo is. */
+function atFive(today: Date, inDays: number): string {
+  const day = new Date(today.getTime() + inDays * DAY_MS);
+  day.setUTCHours(17, 0, 0, 0);
+  return day.toISOString();
+}
+
 /** A practice that was held, and the next one. */
 export function demoPractices(order: readonly Person[], today: Date): PracticeRecord[] {
   const random = makeRandom(80);
@@ -124,7 +131,7 @@ export function demoPractices(order: readonly Person[], today: Date): PracticeRe
   const practice = (name: string, inDays: number, stations: string[]): PracticeRecord => ({
     id: makeUuid(random) as PracticeId,
     name,
-    startsAt: new Date(today.getTime() + inDays * DAY_MS).toISOString(),
+    startsAt: atFive(today, inDays),
     warmUpMinutes: 15,
     closeMinutes: 5,
     changeMinutes: 2,

@@ -69,6 +69,8 @@ export function defineTally<Row extends TallyRow>({
       queryKey: ['tally', name, teamId],
       queryFn: () => list.sync(),
       enabled: isAsked,
+      // Only what is new is asked for: every page that shows taps has those of the other devices.
+      staleTime: 0,
       meta: { onlyHere: true },
     });
     const count = useSyncExternalStore(

@@ -43,3 +43,19 @@ export function shortDate(instant: string): string {
 export function longDate(instant: string): string {
   return LONG.format(new Date(instant));
 }
+
+/** Two digits of a time, as the field for it wants them. */
+const two = (value: number): string => String(value).padStart(2, '0');
+
+/** An instant as a field for a date with a time takes it, where the device is. @example '2031-05-01T17:30' */
+export function localMinute(date: Date): string {
+  const day = `${String(date.getFullYear())}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
+  return `${day}T${two(date.getHours())}:${two(date.getMinutes())}`;
+}
+
+const CLOCK = new Intl.DateTimeFormat('en', { hour: 'numeric', minute: '2-digit' });
+
+/** The time of a day. @example '5:30 PM' */
+export function clockTime(date: Date): string {
+  return CLOCK.format(date);
+}

@@ -24,8 +24,10 @@ export { FrontPage } from './FrontPage.tsx';
 export { Fault } from './Fault.tsx';
 export { FormField } from './FormField.tsx';
 export {
+  clockTime,
   giveOrTake,
   hundredths,
+  localMinute,
   longDate,
   percent,
   seconds,

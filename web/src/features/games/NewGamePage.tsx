@@ -6,7 +6,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useNavigate } from 'react-router';
 import { newId } from '../../api/index.ts';
-import { Choice, Failure, FormField, Loading, useTitle } from '../../ui/index.ts';
+import { Choice, Failure, FormField, Loading, localMinute, useTitle } from '../../ui/index.ts';
 import { useOrder } from '../innings/index.ts';
 import { addOpponents, addPeople, usePeople } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
@@ -18,14 +18,6 @@ import { useLastLineUps } from './useOpening.ts';
 import { gameWrite } from './writes.ts';
 
 const NEW = 'new';
-
-/** Two digits of a time, as the field for it wants them. */
-const two = (value: number): string => String(value).padStart(2, '0');
-
-function localMinute(date: Date): string {
-  const day = `${String(date.getFullYear())}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
-  return `${day}T${two(date.getHours())}:${two(date.getMinutes())}`;
-}
 
 /** Opens a game in under a minute: whom, where, and who bats. */
 export function NewGamePage() {

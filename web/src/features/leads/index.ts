@@ -1,2 +1,3 @@
+export { useDives } from './useDives.ts';
 export { spreadOfEstimate, useLeads } from './useLeads.ts';
 export { inThrows } from './words.ts';

@@ -1,5 +1,6 @@
 import {
   Diamond,
+  Dumbbell,
   Footprints,
   Hand,
   Route,
@@ -21,7 +22,7 @@ export interface Room {
   /** With Shift: from any other room to this one. */
   key: string;
   /** Rooms of one part of the day's work stand together. */
-  group: 'play' | 'run' | 'odds' | 'team';
+  group: 'play' | 'run' | 'odds' | 'practice' | 'team';
 }
 
 /** In the order in which coaches do the work. */
@@ -34,6 +35,7 @@ export const ROOMS: readonly Room[] = [
   { to: 'bunts', text: 'Bunt', Icon: Target, key: 'B', group: 'odds' },
   { to: 'bases', text: 'Bases', Icon: Route, key: 'A', group: 'odds' },
   { to: 'innings', text: 'Odds', Icon: Scale, key: 'O', group: 'odds' },
+  { to: 'drills', text: 'Drills', Icon: Dumbbell, key: 'D', group: 'practice' },
   {
     to: 'people',
     pages: ['rules', 'level', 'field', 'staff', 'files'],

@@ -1,6 +1,14 @@
 import type { ThumbPitch } from '@bradyon/core/timing';
-import { jointsOf, poseAt, type Frame, type Point, type Pose } from '../../ui/figure/index.ts';
-import { CATCH_AND_THROW, DELIVERY, TAKES_THROW, WINDMILL } from './poses.ts';
+import {
+  DELIVERY,
+  jointsOf,
+  poseAt,
+  WINDMILL,
+  type Frame,
+  type Point,
+  type Pose,
+} from '../../ui/figure/index.ts';
+import { CATCH_AND_THROW, TAKES_THROW } from './poses.ts';
 
 /** What the drill's picture shows at one moment. Coordinates are the picture's own, 800 wide. */
 export interface Scene {

@@ -1,0 +1,263 @@
+import { readFile } from 'node:fs/promises';
+import type { Browser, Page } from '@playwright/test';
+import { Coach } from './pages/coach.ts';
+import { expect, test } from './pages/test.ts';
+
+// Without network the browser notes each request that did not go.
+test.use({ allowed: [/Failed to load resource|net::ERR_|ERR_INTERNET/] });
+
+async function openRoom(page: Page, path: string): Promise<void> {
+  await new Coach(page).openDemo();
+  await page.goto(page.url().replace(/\/timing$/, `/${path}`));
+}
+
+/** A phone of the same coach, on a page of the team. */
+async function phoneOf(browser: Browser, page: Page, path: string): Promise<Page> {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+  });
+  await context.addCookies(await page.context().cookies());
+  const phone = await context.newPage();
+  await phone.goto(page.url().replace(/(\/teams\/[^/]+)\/.*/, `$1/${path}`));
+  return phone;
+}
+
+/** Answers every call of a block, whatever it is. */
+async function answerBlock(page: Page): Promise<void> {
+  const stage = page.getByRole('dialog', { name: 'Calling' });
+  for (;;) {
+    await stage.getByText('Set', { exact: true }).waitFor();
+    await expect(
+      stage.getByText(/^(GO|Relax)$/).or(stage.getByText(/^Next: |^That was the last/)),
+    ).toBeVisible();
+    const first = stage.getByRole('button', { name: 'First move' });
+    // On "Relax" nobody moves; a tap that comes too late for its call is a miss.
+    if (await stage.getByText('GO', { exact: true }).isVisible()) {
+      await first.click({ timeout: 3000 }).catch(() => undefined);
+    }
+    await expect(stage.getByText(/^Next: |^That was the last/)).toBeVisible();
+    if (await stage.getByText(/^That was the last/).isVisible()) break;
+    await stage.getByRole('button', { name: 'Next now' }).click();
+  }
+  await stage.getByRole('button', { name: 'Done' }).click();
+}
+
+test('a practice is planned, two phones take a station each without network, and what they tapped comes home', async ({
+  page,
+  browser,
+}) => {
+  test.slow();
+  const coach = new Coach(page);
+  await coach.openOwnDemo();
+  await coach.go('Drills');
+  // Somebody is sick; there are two coaches and an hour and a half.
+  await page.getByText('33 Bram Oyelaran').click();
+  await page.getByRole('button', { name: 'Plan it' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Practice plan' })).toBeVisible();
+  const table = page.getByRole('region', { name: 'Timetable' });
+  await expect(table.getByRole('row')).toHaveCount(
+    (await table.getByText(/^Water$/).count()) + 3 + (await page.getByLabel(/^Station \d/).count()),
+  );
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.getByLabel('Name', { exact: true }).fill('Thursday');
+  await page.getByLabel('Name', { exact: true }).blur();
+  await expect(page.getByLabel(/33 Bram Oyelaran/)).toHaveValue('');
+
+  const starts = await phoneOf(browser, page, 'drills/starts');
+  const steals = await phoneOf(browser, page, 'people');
+  await starts.getByText('Screen', { exact: true }).click();
+  await steals.getByRole('link', { name: 'Lio Marchetti' }).click();
+  await steals.getByRole('link', { name: 'Type times' }).click();
+  await steals.getByLabel('Time', { exact: true }).selectOption({ label: 'Steal of second' });
+  await expect(steals.getByLabel('Lead, ft')).toBeVisible();
+  await expect(steals.getByText('All saved')).toBeVisible();
+  for (const phone of [starts, steals]) await phone.context().setOffline(true);
+
+  // Four calls at one, three steals at the other.
+  const less = starts.getByRole('button', { name: 'Calls each: less' });
+  await less.click();
+  await less.click();
+  await starts.getByRole('button', { name: 'Start calling' }).click();
+  await answerBlock(starts);
+  await expect(starts.getByText('All saved')).toHaveCount(0);
+  await steals.getByLabel('Lead, ft').fill('12');
+  for (const text of ['341', '344', '339']) {
+    await steals.getByLabel('Seconds').fill(text);
+    await steals.getByLabel('Seconds').press('Enter');
+    await expect(steals.getByLabel('Seconds')).toHaveValue('');
+  }
+  for (const phone of [starts, steals]) {
+    await phone.context().setOffline(false);
+    await expect(phone.getByText('All saved')).toBeVisible({ timeout: 60_000 });
+  }
+
+  // At the coach's desk: the starts are the runner's, and the board can tell now.
+  await page.getByRole('link', { name: 'Starts', exact: true }).click();
+  await expect(page.getByText(/good of 4/)).toBeVisible();
+  await page.goto(page.url().replace(/drills.*/, 'steals/board'));
+  const row = page.getByRole('row', { name: /Lio Marchetti/ });
+  await expect(row).toContainText(/\d+\+?%/);
+  await page.goto(page.url().replace('steals/board', 'drills'));
+  await expect(page.getByRole('link', { name: /^Thursday/ })).toBeVisible();
+  await starts.context().close();
+  await steals.context().close();
+});
+
+test('a plan is changed at will, says what cannot be, runs by the clock, and leaves as paper and files', async ({
+  page,
+}) => {
+  const coach = new Coach(page);
+  await coach.openOwnDemo();
+  await coach.go('Drills');
+  await page.getByRole('link', { name: /^Running day/ }).click();
+  // One place twice at once: it says so, and in which groups.
+  await page.getByLabel('Station 2').selectOption({ label: 'Leave in time' });
+  await expect(page.getByRole('alert')).toContainText('need the same place');
+  await page.getByLabel('Station 2').selectOption({ label: 'Tag-ups' });
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.getByLabel('Your own station').fill('Bucket throws');
+  await page.getByRole('button', { name: 'Add yours' }).click();
+  await expect(page.getByRole('cell', { name: 'Bucket throws' }).first()).toBeVisible();
+  const minutes = async () =>
+    Number(/Timetable, (\d+)/.exec(await page.getByText(/^Timetable, /).innerText())?.[1]);
+  const before = await minutes();
+  const kept = page.waitForResponse((answer) => answer.request().method() === 'PUT');
+  await page.getByRole('button', { name: 'A station: more' }).click();
+  await expect.poll(minutes).toBeGreaterThan(before);
+  const after = await minutes();
+  expect((await kept).status()).toBe(200);
+  // What is kept is what is shown.
+  await page.reload();
+  await expect(page.getByRole('cell', { name: 'Bucket throws' }).first()).toBeVisible();
+  await expect.poll(minutes).toBe(after);
+
+  const fileOf = async (button: string): Promise<string> => {
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: button }).click(),
+    ]);
+    return readFile(await file.path(), 'utf8');
+  };
+  expect(await fileOf('Calendar file')).toContain('SUMMARY:Running day');
+  expect(await fileOf('CSV')).toContain('Bucket throws');
+
+  await page.getByRole('link', { name: 'Print' }).click();
+  await expect(page.getByRole('article', { name: 'Running day' })).toContainText('Bucket throws');
+  await page.emulateMedia({ media: 'print' });
+  for (const paper of ['Letter', 'A4'] as const) {
+    await page.emulateMedia({ media: 'screen' });
+    await coach.choose(paper);
+    await page.emulateMedia({ media: 'print' });
+    const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g), `${paper} is one page`).toHaveLength(1);
+  }
+  await page.emulateMedia({ media: 'screen' });
+
+  await page.goBack();
+  await page.getByRole('link', { name: 'Run it' }).click();
+  await page.getByRole('button', { name: 'Start the clock' }).click();
+  await expect(page.getByText('Warm-up', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Skip ahead' }).click();
+  await expect(page.getByText('At the stations')).toBeVisible();
+  // A phone that was locked goes on where it was.
+  await page.reload();
+  await expect(page.getByText('At the stations')).toBeVisible();
+  await page.getByRole('button', { name: 'End it here' }).click();
+  await expect(page.getByRole('button', { name: 'Start the clock' })).toBeVisible();
+
+  // Deleted, and brought back.
+  await page.goBack();
+  await page.getByRole('button', { name: 'Delete' }).click();
+  await expect(page.getByRole('link', { name: /^Running day/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: /^Running day/ })).toBeVisible();
+});
+
+test('two coaches change one practice: the second sees what the first did, and loses nothing of it', async ({
+  page,
+  browser,
+}) => {
+  const coach = new Coach(page);
+  await coach.openOwnDemo();
+  await coach.go('Drills');
+  await page.getByRole('link', { name: /^Running day/ }).click();
+  await expect(page.getByLabel('Notes, and what to bring')).toBeVisible();
+  const other = await phoneOf(browser, page, page.url().replace(/.*\/(drills\/.*)/, '$1'));
+  const put = other.waitForResponse((answer) => answer.request().method() === 'PUT');
+  await other.getByLabel('Notes, and what to bring').fill('Bring the radar');
+  await other.getByLabel('Notes, and what to bring').blur();
+  await put;
+  await other.reload();
+  await expect(other.getByLabel('Notes, and what to bring')).toHaveValue('Bring the radar');
+  await page.getByRole('button', { name: 'Coaches: more' }).click();
+  await expect(page.getByText(/The practice was not saved: Another coach/)).toBeVisible();
+  await expect(page.getByLabel('Notes, and what to bring')).toHaveValue('Bring the radar');
+  await page.getByRole('button', { name: 'Coaches: more' }).click();
+  await expect(page.getByText(/^Timetable.* 4 coaches/)).toBeVisible();
+  await other.reload();
+  await expect(other.getByText(/^Timetable.* 4 coaches/)).toBeVisible();
+  await other.context().close();
+});
+
+test('a pitcher is read, cut off sooner or later, and the answers are the runner’s', async ({
+  page,
+}) => {
+  await openRoom(page, 'drills/reads');
+  await page.getByLabel('Reading').selectOption({ label: '27 Lio Marchetti' });
+  await expect(page.getByText(/No reads of this yet/)).toBeVisible();
+  await page.getByRole('button', { name: 'Start' }).click();
+  for (let read = 1; read <= 3; read += 1) {
+    await page.getByText('Which was it?').waitFor();
+    await page.getByRole('button', { name: 'Go', exact: true }).click();
+    await expect(page.getByText(/^(Right|Wrong)\. It (went home|came over)/)).toBeVisible();
+    await expect(page.getByText(new RegExp(`of ${String(read)} right`))).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await page.reload();
+  await page.getByLabel('Reading').selectOption({ label: '27 Lio Marchetti' });
+  await expect(page.getByText(/of 3 right/)).toBeVisible();
+  // Another cue is another matter.
+  await page.getByLabel('What is read').selectOption({ label: 'Ball in the dirt' });
+  await expect(page.getByText(/No reads of this yet/)).toBeVisible();
+});
+
+test('a play is decided before the last stop, and judged by what could be seen', async ({
+  page,
+}) => {
+  await openRoom(page, 'drills/sends');
+  await page.getByLabel('At third base').selectOption({ label: '22 Kofi Darragh' });
+  await page.getByRole('button', { name: 'Start' }).click();
+  const told = page.locator('.sends-told');
+  for (let play = 1; play <= 10; play += 1) {
+    await expect(page.getByText(`${String(play)} of 10.`)).toBeVisible();
+    // In time or too late: it is answered either way, and says what was right.
+    if (play === 1) await page.getByRole('button', { name: 'Hold' }).click();
+    await expect(told).toContainText(/Send|Hold|Too close to matter/);
+    await expect(told).toContainText(/\d+\+?% safe, needs \d+%/);
+    await page.getByRole('button', { name: 'Next' }).click();
+  }
+  await expect(page.getByText(/^Score/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('row', { name: /out/i }).first()).toBeVisible();
+});
+
+test('a foot that leaves with the ball and one that lands on it are tapped, judged and undone', async ({
+  page,
+}) => {
+  await openRoom(page, 'drills/leaves');
+  await page.getByLabel('Runner').selectOption({ label: '27 Lio Marchetti' });
+  await page.getByText('Land the secondary').click();
+  for (let landing = 0; landing < 2; landing += 1) {
+    await page.getByRole('button', { name: 'Right foot' }).click();
+    await page.getByRole('button', { name: 'Mitt' }).click();
+    await expect(page.getByText(/On the ball: |Early by |Late by |too far apart/)).toBeVisible();
+  }
+  await page.getByText('Leave the bag').click();
+  const stage = page.locator('.leaves-stage');
+  await stage.click();
+  await expect(stage).toContainText('Leave');
+  // Nobody leaves: it says so, and nothing is kept.
+  await expect(stage).toContainText('Nobody left');
+  await expect(page.getByText('0 so far.')).toBeVisible();
+});

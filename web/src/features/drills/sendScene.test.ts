@@ -1,0 +1,47 @@
+import { drawSituation, judgeSend, SEND_LEVELS } from '@bradyon/core/drills';
+import { byRuns, chainOf, PLAY_LEVELS, runExpectancies } from '@bradyon/core/innings';
+import { describe, expect, it } from 'vitest';
+import { againstPath, baseSpot } from '../../ui/field/index.ts';
+import { sendSceneAt } from './sendScene.ts';
+
+const value = byRuns([runExpectancies(chainOf(PLAY_LEVELS.hs))]);
+const plays = Array.from({ length: 60 }, (_, seed) => {
+  const situation = drawSituation('hs', seed);
+  const judged = judgeSend(situation, value);
+  return judged ? [{ seed, situation, judged, decided: null }] : [];
+}).flat();
+
+describe('a play of the trainer', () => {
+  it('has the runner at the last stop when the last word is due, and the ball in the glove when it is fielded', () => {
+    const { baseFeet } = SEND_LEVELS.hs;
+    const [third, home, second] = (['third', 'home', 'second'] as const).map((base) =>
+      baseSpot(base, baseFeet),
+    );
+    if (!third || !home || !second) throw new Error('there are bases');
+    expect(plays.length).toBeGreaterThan(20);
+    for (const play of plays) {
+      const { stopFeet, stopSeconds, fieldedSeconds, fieldedFeet } = play.judged;
+      const { runner } = sendSceneAt(play, stopSeconds);
+      const past =
+        stopFeet >= 0
+          ? againstPath({ from: third, to: home }, runner).along
+          : againstPath({ from: second, to: third }, runner).along - baseFeet;
+      expect(past).toBeCloseTo(stopFeet, 6);
+      const { ball, outfielder } = sendSceneAt(play, fieldedSeconds);
+      expect(Math.hypot(ball.x, ball.y)).toBeCloseTo(fieldedFeet, 6);
+      expect(outfielder.x).toBeCloseTo(ball.x, 6);
+    }
+  });
+
+  it('only ever goes forward', () => {
+    for (const play of plays.slice(0, 10)) {
+      let before = -1;
+      for (let at = 0; at < 3; at += 0.1) {
+        const { ball } = sendSceneAt(play, at);
+        const feet = Math.hypot(ball.x, ball.y);
+        expect(feet).toBeGreaterThanOrEqual(before);
+        before = feet;
+      }
+    }
+  });
+});
