@@ -18,7 +18,11 @@ const ROSTER = [
 ].join('\n');
 
 /** Nineteen at most: on a phone and at night what matters most. */
-const DROPPED = { '': ['files', 'gates', 'thumb'], '-phone': ['leads'], '-night': ['steal'] };
+const DROPPED = {
+  '': ['files', 'gates', 'thumb'],
+  '-phone': ['leads'],
+  '-night': ['steal', 'time'],
+};
 
 await run(async () => {
   ensurePackages();
@@ -114,6 +118,10 @@ async function takeAll(browser, address) {
       await page.getByText(/sequences seen/).waitFor();
       await page.getByRole('progressbar').waitFor({ state: 'hidden' });
       await take('signs');
+      await work.getByRole('link', { name: 'Drills' }).click();
+      await page.getByRole('link', { name: /^Running day/ }).click();
+      await page.getByRole('region', { name: 'Timetable' }).waitFor();
+      await take('drills');
     }
     if (device === '') {
       await work.getByRole('link', { name: 'Team' }).click();
