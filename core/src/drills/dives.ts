@@ -1,3 +1,4 @@
+import type { TestDive } from '../leads/index.ts';
 import { normalCdf } from '../maths/index.ts';
 
 /** How one test dive came out. */
@@ -90,6 +91,36 @@ export function advisedLead({ meanFeet, sdFeet }: Reach): number {
   return (
     Math.floor((meanFeet - DOUBT * Math.hypot(sdFeet, tryToTry)) / DIVES.rounded) * DIVES.rounded
   );
+}
+
+/** Where a search for somebody's lead stands. Feet. */
+export interface LeadSearch {
+  nextFeet: number;
+  advisedFeet: number;
+  /** Give or take, eight times in ten. */
+  giveOrTakeFeet: number;
+  isKnown: boolean;
+}
+
+/**
+ * The search by test dives as they are kept.
+ * @param dives in the order in which they were made
+ * @param usualReachFeet of a dive at the level, without the crossover step
+ */
+export function searchLead(dives: readonly TestDive[], usualReachFeet: number): LeadSearch {
+  let reach = reachBefore(DIVES.crossover + usualReachFeet);
+  for (const dive of dives) reach = reachAfter(reach, dive.leadFeet, resultOf(dive));
+  return {
+    nextFeet: nextLead(reach, dives.at(-1)?.leadFeet ?? null),
+    advisedFeet: advisedLead(reach),
+    giveOrTakeFeet: DOUBT * reach.sdFeet,
+    isKnown: isReachKnown(reach, dives.length),
+  };
+}
+
+function resultOf({ result, inchesShort }: TestDive): DiveResult {
+  if (result === 'elbowOver') return { kind: 'elbow' };
+  return result === 'handOn' ? { kind: 'hand' } : { kind: 'short', inches: inchesShort ?? 0 };
 }
 
 /** The next lead where nothing but paper is at hand, feet. */

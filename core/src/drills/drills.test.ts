@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { normalCdf } from '../maths/index.ts';
 import cues from '../../vectors/drills/cues.json';
+import type { TestDive } from '../leads/index.ts';
 import dives from '../../vectors/drills/dives.json';
 import landing from '../../vectors/drills/landing.json';
 import leave from '../../vectors/drills/leave.json';
@@ -47,6 +48,7 @@ import {
   paceOf,
   reachAfter,
   reachBefore,
+  searchLead,
   readAfterMonths,
   readBefore,
   readWorth,
@@ -525,6 +527,32 @@ describe('test dives', () => {
 
   it('rests on the agreed constants', () => {
     expect(DIVES).toEqual({ ...dives.constants, grid: dives.grid });
+  });
+
+  it('go on from the dives that are kept, nearer with each, and stop when it is known', () => {
+    const none = searchLead([], 4.5);
+    expect(none.isKnown).toBe(false);
+    const taken: TestDive[] = [];
+    let search = none;
+    // Somebody who reaches 11.4 ft, whatever their level.
+    for (let dive = 0; dive < 8 && !search.isKnown; dive += 1) {
+      const leadFeet = search.nextFeet;
+      const spare = 11.4 - leadFeet;
+      taken.push({
+        leadFeet,
+        result: spare > 1 ? 'elbowOver' : spare >= 0 ? 'handOn' : 'short',
+        inchesShort: spare < 0 ? Math.ceil(-spare * 12) : null,
+      });
+      search = searchLead(taken, 4.5);
+    }
+    expect(search.isKnown).toBe(true);
+    expect(search.giveOrTakeFeet).toBeLessThan(none.giveOrTakeFeet / 2);
+    expect(search.advisedFeet).toBeLessThan(11.4);
+    expect(search.advisedFeet).toBeGreaterThan(10);
+    // A longer shortfall never lengthens the lead.
+    const short = (inches: number) =>
+      searchLead([{ leadFeet: 12, result: 'short', inchesShort: inches }], 4.5).advisedFeet;
+    expect(short(12)).toBeLessThanOrEqual(short(4));
   });
 
   it.each(dives.paper)('go on by paper: $input', ({ input, expected }) => {

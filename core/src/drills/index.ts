@@ -24,6 +24,7 @@ export {
   nextLeadOnPaper,
   reachAfter,
   reachBefore,
+  searchLead,
   type DiveResult,
 } from './dives.ts';
 export {
@@ -33,7 +34,7 @@ export {
   LANDS_BEFORE_MITT_SECONDS,
   ownSpread,
 } from './leave.ts';
-export { capsAt, paceOf, sprintsOf } from './pace.ts';
+export { ageAt, capsAt, paceOf, sprintsOf } from './pace.ts';
 export {
   compareStarts,
   estimateStart,

@@ -1,3 +1,5 @@
+import type { LevelName } from '../timing/index.ts';
+
 /** A line of runners at a station. Seconds, years. */
 export interface PaceQuestion {
   workSeconds: number;
@@ -46,6 +48,13 @@ export function paceOf(question: PaceQuestion): Pace {
     restSeconds: everySeconds * waves - workSeconds,
     repsPerMinute: (60 * atOnce) / everySeconds,
   };
+}
+
+/** About how old players of a level are, years: for what a day may ask of them. */
+export function ageAt(level: LevelName): number {
+  if (level === 'u12' || level === 'fpU12') return 12;
+  if (level === 'u14') return 14;
+  return level === 'hs' || level === 'fpHs' ? 16 : 18;
 }
 
 /** The most of a day at an age. */

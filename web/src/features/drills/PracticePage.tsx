@@ -1,6 +1,7 @@
 import type { PracticeRecord } from '@bradyon/contract/drills';
 import type { Kept } from '@bradyon/contract/kept';
 import {
+  ageAt,
   capsAt,
   clashesOf,
   isStation,
@@ -22,7 +23,6 @@ import { download, makeTable } from '../files/index.ts';
 import { personLabel } from '../people/index.ts';
 import { calendarOf } from './calendar.ts';
 import { DrillPage, type DrillsInView } from './DrillPage.tsx';
-import { ageAt } from './needsOf.ts';
 import { groupName, partRows, stationName, timetableRows } from './timetable.ts';
 import { usePractices } from './usePractices.ts';
 import { CLASH_TEXT, STATION_HOW, STATION_TEXT } from './words.ts';

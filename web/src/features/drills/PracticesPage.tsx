@@ -1,6 +1,7 @@
 import type { PracticeRecord } from '@bradyon/contract/drills';
 import type { Kept } from '@bradyon/contract/kept';
 import {
+  ageAt,
   capsAt,
   makeGroups,
   practiceMinutes,
@@ -19,7 +20,6 @@ import { Empty, Failure, Loading, localMinute, longDate, Stepper } from '../../u
 import { DrillPage, type DrillsInView } from './DrillPage.tsx';
 import { inDrillWorker } from './heavy.ts';
 import { LinePicker } from './LinePicker.tsx';
-import { ageAt } from './needsOf.ts';
 import { useNeeds } from './useNeeds.ts';
 import { usePractices } from './usePractices.ts';
 import { STATION_TEXT } from './words.ts';

@@ -1,4 +1,5 @@
 import {
+  ageAt,
   CALL_DRILLS,
   compareTechniques,
   judgeBlock,
@@ -16,7 +17,6 @@ import {
   type Technique,
 } from '@bradyon/core/drills';
 import type { Person } from '@bradyon/core/people';
-import type { LevelName } from '@bradyon/core/timing';
 import type { PersonId } from '@bradyon/core/units';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -74,8 +74,6 @@ const USUAL: Setting = {
 const WORK_SECONDS = 1.2;
 const SETTLE_SECONDS = 5;
 const RETURN_SECONDS = 6;
-const AGES: Partial<Record<LevelName, number>> = { u12: 12, fpU12: 12, u14: 14 };
-const GROWN = 17;
 
 function Starts({ view: { team, players, reps } }: { view: DrillsInView }) {
   const [line, setLine] = useState<PersonId[]>(() => players.slice(0, 1).map(({ id }) => id));
@@ -116,7 +114,7 @@ function Starts({ view: { team, players, reps } }: { view: DrillsInView }) {
       meanWaitSeconds: meanWait(calls),
       settleSeconds: SETTLE_SECONDS,
       returnSeconds: RETURN_SECONDS,
-      age: AGES[team.level] ?? GROWN,
+      age: ageAt(team.level),
     });
     const id = newId();
     setSession(id);

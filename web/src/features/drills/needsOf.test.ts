@@ -1,7 +1,8 @@
+import { ageAt } from '@bradyon/core/drills';
 import type { Person } from '@bradyon/core/people';
 import type { PersonId } from '@bradyon/core/units';
 import { describe, expect, it } from 'vitest';
-import { ageAt, needsOf, type KnownOfPlayer, type TeamAtPractice } from './needsOf.ts';
+import { needsOf, type KnownOfPlayer, type TeamAtPractice } from './needsOf.ts';
 
 const person: Person = {
   id: 'one' as PersonId,

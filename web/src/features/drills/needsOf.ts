@@ -1,4 +1,5 @@
 import {
+  ageAt,
   capsAt,
   CUES,
   judgeBlock,
@@ -34,13 +35,6 @@ export interface TeamAtPractice {
   leavesAtRelease: boolean;
   buntAllowed: boolean;
   now: Date;
-}
-
-/** About how old players of a level are, for what a day may ask of them. */
-export function ageAt(level: LevelName): number {
-  if (level === 'u12' || level === 'fpU12') return 12;
-  if (level === 'u14') return 14;
-  return level === 'hs' || level === 'fpHs' ? 16 : 18;
 }
 
 const DAY_MS = 86_400_000;

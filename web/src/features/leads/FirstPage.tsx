@@ -222,7 +222,7 @@ function First({ leads, out }: { leads: Leads; out: Out }) {
           <TradeOff leads={leads} out={out} asked={asked} leadFeet={leadFeet} />
         </Suspense>
         {standsInFor(runner) === null && (
-          <TestDives leads={leads} runner={runner} leadFeet={leadFeet} />
+          <TestDives leads={leads} runner={runner} leadFeet={leadFeet} onLead={setLead} />
         )}
       </div>
       <Secondary leads={leads} out={out} leadFeet={leadFeet} own={own} />
