@@ -128,3 +128,4 @@ export {
   type PracticePlayer,
   type StationName,
 } from './stations.ts';
+export { buntStands, type CountedTask, type TaskStand } from './buntTasks.ts';

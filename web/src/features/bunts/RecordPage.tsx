@@ -13,6 +13,7 @@ import {
   type OwnBunting,
   type PitchHeight,
 } from '@bradyon/core/bunts';
+import { buntStands, type CountedTask, type TaskStand } from '@bradyon/core/drills';
 import { byNumber, type Person } from '@bradyon/core/people';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -21,7 +22,7 @@ import { personLabel, usePeople } from '../people/index.ts';
 import { BuntPage } from './BuntPage.tsx';
 import { useBunters } from './useBunters.ts';
 import type { BuntInView } from './useBunt.ts';
-import { COUNTED_LANE_TEXT, PACE_TEXT, RESULT_TEXT, STYLE_TEXT } from './words.ts';
+import { COUNTED_LANE_TEXT, PACE_TEXT, RESULT_TEXT, STYLE_TEXT, TASK_TEXT } from './words.ts';
 
 const HEIGHT_TEXT: Record<PitchHeight, string> = { high: 'High', middle: 'Middle', low: 'Low' };
 const OFF = ['foul', 'missed', 'popped', 'pulledBack'] as const satisfies readonly BuntResult[];
@@ -42,6 +43,7 @@ function Bunters({ view }: { view: BuntInView }) {
     .filter(({ opponentId, retired }) => opponentId === null && !retired)
     .toSorted(byNumber);
   const [chosen, setChosen] = useState<string | null>(null);
+  const [now] = useState(() => new Date());
   const person = ours.find(({ id }) => id === chosen) ?? ours[0];
   if (bunters.error) return <Failure error={bunters.error} retry={bunters.retry} />;
   if (!person) {
@@ -52,6 +54,14 @@ function Bunters({ view }: { view: BuntInView }) {
     );
   }
   const level = skillOf(view.figures, 'sacrifice');
+  const { sport } = view.team.ruleset;
+  const standsOf = (each: Person): TaskStand[] =>
+    buntStands(
+      bunters.practice.filter(({ personId }) => personId === each.id),
+      sport,
+      level,
+      now,
+    );
   return (
     <div className="bunt-two">
       <section className="card-box">
@@ -61,7 +71,7 @@ function Bunters({ view }: { view: BuntInView }) {
           options={ours.map((each) => ({ value: each.id, text: personLabel(each) }))}
           onChange={setChosen}
         />
-        <Counter key={person.id} person={person} bunters={bunters} />
+        <Counter key={person.id} person={person} bunters={bunters} next={standsOf(person)[0]} />
       </section>
       <section className="card-box">
         <h2>The team</h2>
@@ -73,6 +83,7 @@ function Bunters({ view }: { view: BuntInView }) {
               <th scope="col">Fair</th>
               <th scope="col">Own weight</th>
               <th scope="col">Leans</th>
+              <th scope="col">Next</th>
             </tr>
           </thead>
           <tbody>
@@ -87,6 +98,7 @@ function Bunters({ view }: { view: BuntInView }) {
                     {percent(Math.max(own.ownShares, own.ownAim, own.ownPace))}
                   </td>
                   <td>{leanText(own)}</td>
+                  <td>{nextText(standsOf(each)[0])}</td>
                 </tr>
               );
             })}
@@ -107,7 +119,58 @@ function leanText({ leanDegrees, ownAim }: OwnBunting): string {
   return leanDegrees > 0 ? 'toward third' : 'toward first';
 }
 
-function Counter({ person, bunters }: { person: Person; bunters: ReturnType<typeof useBunters> }) {
+/** What a task is called by the counter. */
+const CALLED: Record<CountedTask, readonly [BuntLane, BuntPace]> = {
+  firstSide: ['first', 'soft'],
+  thirdFirm: ['third', 'firm'],
+  thirdSoft: ['third', 'soft'],
+  deadMiddle: ['middle', 'dead'],
+};
+
+function nextText(next: TaskStand | undefined): string {
+  return next && next.need > 0.005 ? TASK_TEXT[next.task] : '–';
+}
+
+/** What to bunt next, and how far it is from six in ten. */
+function NextTask({
+  next,
+  onCall,
+}: {
+  next: TaskStand;
+  onCall: (lane: BuntLane, pace: BuntPace) => void;
+}) {
+  return (
+    <p className="bunt-next">
+      <span>
+        Practice next: <strong>{TASK_TEXT[next.task].toLowerCase()}</strong>,{' '}
+        {next.tries === 0
+          ? 'not tried yet.'
+          : `${String(next.down)} of ${String(next.tries)} down.`}{' '}
+        {next.ofNextTen !== null && next.ofNextTen > 0 && (
+          <>{next.ofNextTen} of the next ten make 60% down sure.</>
+        )}
+      </span>
+      <Button
+        variant="outline-primary"
+        onClick={() => {
+          onCall(...CALLED[next.task]);
+        }}
+      >
+        Call it
+      </Button>
+    </p>
+  );
+}
+
+function Counter({
+  person,
+  bunters,
+  next,
+}: {
+  person: Person;
+  bunters: ReturnType<typeof useBunters>;
+  next: TaskStand | undefined;
+}) {
   const [aimed, setAimed] = useState<BuntLane>('third');
   const [calledPace, setCalledPace] = useState<BuntPace>('soft');
   const [style, setStyle] = useState<BuntStyle>('square');
@@ -119,6 +182,15 @@ function Counter({ person, bunters }: { person: Person; bunters: ReturnType<type
   };
   return (
     <div className="bunt-counter">
+      {next && next.need > 0.005 && (
+        <NextTask
+          next={next}
+          onCall={(lane, pace) => {
+            setAimed(lane);
+            setCalledPace(pace);
+          }}
+        />
+      )}
       <div className="control-row">
         <Choice
           label="Called"

@@ -1,3 +1,4 @@
+import type { CountedTask } from '@bradyon/core/drills';
 import {
   aimNear,
   aimOfLane,
@@ -85,6 +86,13 @@ export const RESULT_TEXT: Record<BuntResult, string> = {
 };
 
 export const PACE_TEXT: Record<BuntPace, string> = { dead: 'Dead', soft: 'Soft', firm: 'Firm' };
+
+export const TASK_TEXT: Record<CountedTask, string> = {
+  firstSide: 'First side',
+  thirdFirm: 'Third, firm',
+  thirdSoft: 'Third, soft',
+  deadMiddle: 'Dead in front',
+};
 
 export const STYLE_TEXT: Record<BuntStyle, string> = {
   square: 'Square',
