@@ -69,6 +69,7 @@ test('a practice is planned, two phones take a station each without network, and
   await starts.getByText('Screen', { exact: true }).click();
   await steals.getByRole('link', { name: 'Lio Marchetti' }).click();
   await steals.getByRole('link', { name: 'Type times' }).click();
+  await expect(steals.getByLabel('Seconds')).toBeVisible();
   await steals.getByLabel('Time', { exact: true }).selectOption({ label: 'Steal of second' });
   await expect(steals.getByLabel('Lead, ft')).toBeVisible();
   await expect(steals.getByText('All saved')).toBeVisible();
@@ -260,4 +261,34 @@ test('a foot that leaves with the ball and one that lands on it are tapped, judg
   // Nobody leaves: it says so, and nothing is kept.
   await expect(stage).toContainText('Nobody left');
   await expect(page.getByText('0 so far.')).toBeVisible();
+});
+
+test('a player decides at third base on a phone of their own, by a link, and the coach sees how they lean', async ({
+  page,
+  browser,
+}) => {
+  await new Coach(page).openOwnDemo();
+  await page.goto(page.url().replace(/timing$/, 'drills/sends'));
+  await page.getByLabel('At third base').selectOption({ label: '27 Lio Marchetti' });
+  await expect(page.getByText('No plays yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Link for Lio Marchetti' }).click();
+  const code = await page
+    .getByRole('status', { name: 'Drill link' })
+    .locator('.pass-letters')
+    .innerText();
+
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const phone = await context.newPage();
+  await phone.goto(`/drill#${code}`);
+  await phone.getByRole('button', { name: 'Send or hold instead' }).click();
+  await expect(phone.getByText('1 of 10.')).toBeVisible();
+  const sent = phone.waitForResponse((answer) => answer.url().endsWith('/api/drills/reps'));
+  await expect(phone.locator('.sends-told')).toContainText(/\d+\+?% safe, needs \d+%/);
+  expect((await sent).status()).toBe(204);
+  expect(await context.cookies()).toEqual([]);
+  await context.close();
+
+  await page.reload();
+  await page.getByLabel('At third base').selectOption({ label: '27 Lio Marchetti' });
+  await expect(page.getByText('Eight answers show a lean.')).toBeVisible();
 });

@@ -79,6 +79,8 @@ const SCREENS = [
 ];
 /** Of the game that is being played, and of one that is over. */
 const GAME_SCREENS = ['', '/log', '/sheet'];
+/** Of a practice: its plan, its sheet, its clock. */
+const PRACTICE_SCREENS = ['', '/sheet', '/run'];
 /** What only the softball team has. */
 const SOFTBALL_SCREENS = [
   'timing?watch=leave',
@@ -103,6 +105,7 @@ interface DemoTeams {
   /** Baseball's: being played, and over. */
   running: string;
   played: string;
+  practice: string;
 }
 
 /** The demo's coach is signed in already; which teams there are. */
@@ -124,7 +127,8 @@ async function enterDemo(page: Page): Promise<DemoTeams> {
   const [running = '', played = ''] = begun
     .toSorted((a, b) => (a.startsAt < b.startsAt ? 1 : -1))
     .map(({ id }) => id);
-  return { baseball, softball, person, running, played };
+  const [practice] = await get(`/api/teams/${baseball}/practices`);
+  return { baseball, softball, person, running, played, practice: practice?.id ?? '' };
 }
 
 async function expectFits(page: Page, colorScheme: 'light' | 'dark'): Promise<void> {
@@ -160,6 +164,10 @@ for (const { device, viewport, colorScheme } of LOOKS) {
       ...GAME_SCREENS.map((screen): [string, (teams: DemoTeams) => string] => [
         `a running game${screen}`,
         ({ baseball, running }) => `/teams/${baseball}/games/${running}${screen}`,
+      ]),
+      ...PRACTICE_SCREENS.map((screen): [string, (teams: DemoTeams) => string] => [
+        `a practice${screen}`,
+        ({ baseball, practice }) => `/teams/${baseball}/drills/${practice}${screen}`,
       ]),
       ['the box of a game', ({ baseball, played }) => `/teams/${baseball}/games/${played}/box`],
       ["a person's times", ({ baseball, person }) => `/teams/${baseball}/timing/${person}`],

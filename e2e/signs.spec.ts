@@ -108,7 +108,8 @@ test('a player drills on a phone by a link, without signing in, and nothing is k
   await page.getByRole('button', { name: 'Start with this' }).first().click();
   await page.getByRole('button', { name: 'Put in force' }).click();
   await expect(page.getByText(/^Version 1/)).toBeVisible();
-  await page.getByRole('link', { name: 'Drills' }).click();
+  const tabs = page.getByRole('navigation', { name: 'Signs' });
+  await tabs.getByRole('link', { name: 'Drills' }).click();
   await page.getByRole('button', { name: 'Link for Adeyemi' }).click();
   const code = await page
     .getByRole('status', { name: 'Drill link' })

@@ -95,14 +95,18 @@ const send = contract<SendRep>({
   coach: required(nullable(id<AccountId>())),
 });
 
+const { personId: _whose, ...common } = tallyFields<RepId>();
+const given = {
+  ...common,
+  rep: required(oneShapeOf<Rep, 'drill'>('drill', { start, read, leave, landing, send })),
+};
+/** As a player's own phone sends it. */
+export const playerRepContract = contract<Omit<RepRecord, 'personId'>>(given);
+
 /** Only a play of the trainer may be a coach's own. */
 export const repTally = tallyContracts(
   contract<RepRecord>(
-    {
-      ...tallyFields<RepId>(),
-      personId: required(nullable(id<PersonId>())),
-      rep: required(oneShapeOf<Rep, 'drill'>('drill', { start, read, leave, landing, send })),
-    },
+    { ...given, personId: required(nullable(id<PersonId>())) },
     ({ personId, rep }) =>
       personId === null && rep.drill !== 'send'
         ? { path: 'personId', message: 'Choose whose rep it was.' }

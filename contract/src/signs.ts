@@ -9,7 +9,9 @@ import type {
   SignSystem,
   SignVersion,
 } from '@bradyon/core/signs';
+import { LEVEL_NAMES, type LevelName } from '@bradyon/core/timing';
 import type { DrillPassId, PersonId, SignAnswerId, SignVersionId } from '@bradyon/core/units';
+import { playerRepContract, type RepRecord } from './drills.ts';
 import { versionField, type Kept } from './kept.ts';
 import {
   contract,
@@ -316,10 +318,11 @@ export const drillPassDraftContract = contract<DrillPassDraft>(drillPassFields);
 export const openDrillPassesContract = listContract(contract<OpenDrillPass>(openDrillPassFields));
 export const drillPassContract = contract<DrillPass>({ ...openDrillPassFields, code });
 
-/** What a player's code opens: a round of signs to read, and nothing else of the team. */
+/** What a player's code opens: a round of signs to read (none where none are laid), plays of their level, and nothing else of the team. */
 export interface Drill {
   team: string;
   player: string;
+  level: LevelName;
   plays: string[];
   items: DrillItem[];
 }
@@ -327,6 +330,7 @@ export const drillAskedContract = contract<{ code: string }>({ code });
 export const drillContract = contract<Drill>({
   team: required(text('A team.', { max: 200 })),
   player: required(text('A player.', { max: 200 })),
+  level: required(oneOf(LEVEL_NAMES, 'A level.')),
   plays: required(listOf(play, MOST.plays * 2)),
   items: required(
     rowsOf(
@@ -350,4 +354,11 @@ export type DrillAnswer = Omit<SignAnswerRecord, 'personId'>;
 export const drillAnswersContract = contract<{ code: string; answers: DrillAnswer[] }>({
   code,
   answers: required(rowsOf(contract<DrillAnswer>(given), MOST_ANSWERS)),
+});
+
+/** A player's reps of a drill: whose they are is the code's to say. */
+export type DrillRep = Omit<RepRecord, 'personId'>;
+export const drillRepsContract = contract<{ code: string; rows: DrillRep[] }>({
+  code,
+  rows: required(rowsOf(playerRepContract, MOST_ANSWERS)),
 });

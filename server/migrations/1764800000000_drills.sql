@@ -18,7 +18,9 @@ create index drill_reps_seq on drill_reps (team_id, seq);
 create index drill_reps_person on drill_reps (team_id, person_id);
 alter table drill_reps enable row level security;
 create policy own_drill_reps on drill_reps to bradyon_app using (team_id = app_team());
-create policy no_guests on drill_reps as restrictive to bradyon_app using (app_pass_game() is null);
+-- Guests of a game see none; who drills by a code adds and sees their own.
+create policy own_person on drill_reps as restrictive to bradyon_app
+  using (app_pass_game() is null or person_id = app_drill_person());
 grant select, insert on drill_reps to bradyon_app;
 
 -- A practice as planned: who does what, when and where. Written whole, against the version that was read.
@@ -35,6 +37,17 @@ alter table practices enable row level security;
 create policy own_practices on practices to bradyon_app using (team_id = app_team());
 create policy no_guests on practices as restrictive to bradyon_app using (app_pass_game() is null);
 grant select, insert, update, delete on practices to bradyon_app;
+
+-- Plays are drawn for the level of the team.
+drop function drill_title();
+create function drill_title() returns table (team text, player text, level text)
+  language sql stable security definer set search_path = public, pg_temp as
+$$
+  select t.name, p.name, t.level from people p join teams t on t.id = p.team_id
+  where p.team_id = app_team() and p.id = app_drill_person()
+$$;
+revoke execute on function drill_title from public;
+grant execute on function drill_title to bradyon_app;
 
 create or replace function erase_team() returns void
   language plpgsql security definer set search_path = public, pg_temp as

@@ -166,6 +166,7 @@ export const OPEN_ROUTES = [
   'POST /api/passes',
   'POST /api/drills',
   'POST /api/drills/answers',
+  'POST /api/drills/reps',
   'DELETE /api/accounts/session',
   // By the token of a device.
   'POST /api/gates/events',

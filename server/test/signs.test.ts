@@ -1,12 +1,14 @@
 import { randomBytes, randomUUID } from 'node:crypto';
+import type { RepRecord } from '@bradyon/contract/drills';
 import type { Kept } from '@bradyon/contract/kept';
 import type { Drill, DrillPass, SignAnswersPage } from '@bradyon/contract/signs';
+import type { TallyPage } from '@bradyon/contract/tally';
 import { decode, type SignBook } from '@bradyon/core/signs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { signKeysFrom } from '../src/signKeys.ts';
 import { makeVault } from '../src/features/signs/seal.ts';
 import { rewrapKeys } from '../src/features/signs/index.ts';
-import { aPerson, aSeason, aSignAnswer, aSignBook, startApi, type Api } from './api.ts';
+import { aPerson, aRep, aSeason, aSignAnswer, aSignBook, startApi, type Api } from './api.ts';
 
 let api: Api;
 let season: Awaited<ReturnType<typeof aSeason>>;
@@ -159,6 +161,8 @@ describe('a player’s code', () => {
     await season.coach.call('POST', `${season.base}/signs/answers`, {
       answers: [aSignAnswer({ personId: other.id })],
     });
+    const others = [aRep({ personId: other.id })];
+    await season.coach.call('POST', `${season.base}/drills/reps`, { rows: others });
     const connection = await api.app.connect();
     try {
       await connection.query('begin');
@@ -186,6 +190,26 @@ describe('a player’s code', () => {
       await connection.query('rollback');
       connection.release();
     }
+  });
+
+  it('takes what the player decided at third base, as theirs', async () => {
+    const { code } = await aPass();
+    const phone = api.client();
+    const { personId: _, ...rep } = aRep({
+      rep: { drill: 'send', session: 's', level: 'hs', seed: 4, answer: 'send', coach: null },
+    });
+    const send = (rows: object[], by = code) =>
+      phone.call('POST', '/api/drills/reps', { code: by, rows });
+    for (let time = 0; time < 2; time += 1) expect((await send([rep])).status).toBe(204);
+    const { body } = await season.coach.call<TallyPage<RepRecord>>(
+      'GET',
+      `${season.base}/drills/reps?since=0`,
+    );
+    const own = body.rows.filter(({ id }) => id === rep.id);
+    expect(own.map(({ personId }) => personId)).toEqual([season.pitcher.id]);
+    // Nobody says for somebody else, and not without a code.
+    expect((await send([{ ...rep, personId: season.pitcher.id }])).status).toBe(422);
+    expect((await send([rep], 'WRNG-0001')).status).toBe(422);
   });
 
   it('ends when it is taken away, and when it is old', async () => {

@@ -5,6 +5,7 @@ import {
   drillContract,
   drillPassContract,
   drillPassDraftContract,
+  drillRepsContract,
   openDrillPassesContract,
   signAnswersContract,
   signAnswersPageContract,
@@ -21,9 +22,10 @@ import type { Deps } from '../../deps.ts';
 import { hashCode, makeCode } from '../../http/codes.ts';
 import { bodyOf, checkedBy, idOf, staleOr404 } from '../../http/exchange.ts';
 import { addressOf, makeLimit } from '../../http/limits.ts';
-import { misfits, notFound } from '../../http/problem.ts';
+import { misfits } from '../../http/problem.ts';
 import { signedIn } from '../../http/session.ts';
 import { makeVault, type Vault } from './seal.ts';
+import { drillReps } from '../drills/index.ts';
 import * as signs from './signs.sql.ts';
 
 const NO_BOOK: Kept<SignBook> = { ...EMPTY_BOOK, version: 0 };
@@ -142,7 +144,8 @@ export function drillRoutes({ pool, reply, config }: Deps): Router {
     const { code } = bodyOf(req, drillAskedContract);
     const drill = await asPlayer(req, code, async (tx, personId) => {
       const system = signsNow(opened(await signs.selectBook(tx), vault))?.system;
-      if (!system) throw notFound('Your team has no signs to drill yet. Ask your coach.');
+      const title = await signs.selectDrillTitle(tx);
+      if (!system) return { ...title, plays: [], items: [] };
       const answers = await signs.selectAnswersOf(tx, personId, REMEMBERED);
       const known = knownSigns(
         answers.map((answer) => ({ ...answer, day: Date.parse(answer.takenAt) / MS_PER_DAY })),
@@ -158,7 +161,7 @@ export function drillRoutes({ pool, reply, config }: Deps): Router {
           ...[...system.modifiers, ...system.situational].map(({ to }) => to),
         ]),
       ];
-      return { ...(await signs.selectDrillTitle(tx)), plays, items };
+      return { ...title, plays, items };
     });
     reply(res, drillContract, drill);
   });
@@ -170,6 +173,18 @@ export function drillRoutes({ pool, reply, config }: Deps): Router {
       await signs.insertAnswers(
         tx,
         answers.map((answer) => ({ ...answer, personId })),
+      );
+    });
+    res.status(204).end();
+  });
+
+  router.post('/reps', async (req, res) => {
+    const { code, rows } = bodyOf(req, drillRepsContract);
+    await asPlayer(req, code, async (tx, personId) => {
+      await lockTeam(tx);
+      await drillReps.insert(
+        tx,
+        rows.map((row) => ({ ...row, personId })),
       );
     });
     res.status(204).end();

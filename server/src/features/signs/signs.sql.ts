@@ -1,4 +1,5 @@
 import type {
+  Drill,
   DrillPassDraft,
   KeptSignAnswer,
   OpenDrillPass,
@@ -112,6 +113,6 @@ export async function enterDrill(tx: Tx, codeHash: Buffer): Promise<PersonId | n
   return (await one<{ id: PersonId | null }>(tx, sql`select enter_drill(${codeHash}) as id`)).id;
 }
 
-export function selectDrillTitle(tx: Tx): Promise<{ team: string; player: string }> {
-  return one(tx, sql`select team, player from drill_title()`);
+export function selectDrillTitle(tx: Tx): Promise<Pick<Drill, 'team' | 'player' | 'level'>> {
+  return one(tx, sql`select team, player, level from drill_title()`);
 }

@@ -12,15 +12,7 @@ import type { PersonId } from '@bradyon/core/units';
 import { useEffect, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { newId } from '../../api/index.ts';
-import {
-  giveOrTake,
-  Loading,
-  percent,
-  PickOne,
-  seconds,
-  TapButton,
-  useKeys,
-} from '../../ui/index.ts';
+import { giveOrTake, Loading, PickOne, seconds, TapButton, useKeys } from '../../ui/index.ts';
 import { Figure } from '../../ui/figure/index.ts';
 import { personLabel } from '../people/index.ts';
 import { DrillPage, type DrillsInView } from './DrillPage.tsx';
@@ -319,8 +311,8 @@ function ReadResult({
       {judged?.words === 'inLine' && <p>Neither too eager nor too careful.</p>}
       {!isFlight(cue) && (
         <p className="quiet">
-          Reading .10&nbsp;s earlier here is about {percent(worth.chance)} more safe steals in
-          games. Judgement, not measured.
+          Reading .10&nbsp;s earlier here is worth about {Math.round(worth.chance * 100)} points of
+          chance on a steal. Judgement, not measured.
         </p>
       )}
     </>

@@ -1,68 +1,29 @@
-import {
-  leanOf,
-  lostBy,
-  sendScore,
-  type SendAnswer,
-  type SendLevelName,
-} from '@bradyon/core/drills';
-import { byRuns, chainOf, PLAY_LEVELS, runExpectancies, tableOf } from '@bradyon/core/innings';
-import type { LevelName } from '@bradyon/core/timing';
+import { leanOf, sendScore, type SendAnswer, type SendLevelName } from '@bradyon/core/drills';
 import type { AccountId, PersonId } from '@bradyon/core/units';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { newId, session as signedIn } from '../../api/index.ts';
-import { Failure, Loading, percent, PickOne, TapButton, useKeys } from '../../ui/index.ts';
-import { FieldMark, FieldView } from '../../ui/field/index.ts';
+import { Failure, Loading, PickOne } from '../../ui/index.ts';
 import { personLabel } from '../people/index.ts';
+import { PlayerLink } from '../signs/index.ts';
 import { DrillPage, type DrillsInView } from './DrillPage.tsx';
-import type { TrainerPlay } from './drills.worker.ts';
 import { inDrillWorker } from './heavy.ts';
-import { levelOf, sendSceneAt } from './sendScene.ts';
-import { useAwake } from './useAwake.ts';
-import { DECIDER_TEXT } from './words.ts';
+import { OUTS_TEXT, SendRound, valuesAt } from './SendRound.tsx';
 
 /** Plays unfold, and the coach decides before the last stop. Judged by what could be seen, never by how it ended. */
 export function SendsPage() {
   return <DrillPage title="Send or hold">{(view) => <Sends view={view} />}</DrillPage>;
 }
 
-/** The levels that plays are drawn for, by the team's. */
-const LEVELS: Record<LevelName, SendLevelName> = {
-  pro: 'college',
-  college: 'college',
-  hs: 'hs',
-  u14: 'u14',
-  u12: 'u14',
-  fpCollege: 'fpCollege',
-  fpHs: 'fpHs',
-  fpU12: 'fpHs',
-};
-const PLAYS = 10;
 /** Older answers say little of today. */
 const MOST_ANSWERS = 150;
-const TABLES = new Map(
-  (Object.keys(PLAY_LEVELS) as LevelName[]).map((level) => [
-    level,
-    () => tableOf(byRuns([runExpectancies(chainOf(PLAY_LEVELS[level]))])),
-  ]),
-);
-
 function Sends({ view }: { view: DrillsInView }) {
   const { team, players, reps } = view;
   const accountId = signedIn.getState().account?.id ?? null;
   const [who, setWho] = useState('');
   const [seed, setSeed] = useState<number | null>(null);
-  const level = LEVELS[team.level];
-  const [values] = useState(() => TABLES.get(team.level)?.() ?? []);
-  const plays = useQuery({
-    queryKey: ['send plays', level, seed],
-    queryFn: () => inDrillWorker((heavy) => heavy.plays(level, seed ?? 0, PLAYS, values)),
-    enabled: seed !== null,
-    staleTime: Number.POSITIVE_INFINITY,
-    networkMode: 'always',
-    meta: { onlyHere: true },
-  });
+  const [values] = useState(() => valuesAt(team.level));
   const person = players.find(({ id }) => id === who);
   const personId: PersonId | null = person?.id ?? null;
   const coach: AccountId | null = person ? null : accountId;
@@ -96,28 +57,20 @@ function Sends({ view }: { view: DrillsInView }) {
               Start
             </Button>
           </>
-        ) : plays.error ? (
-          <Failure
-            error={plays.error}
-            retry={() => {
-              void plays.refetch();
-            }}
-          />
-        ) : plays.data ? (
-          <Round
+        ) : (
+          <SendRound
             key={seed}
-            plays={plays.data}
-            onAnswer={(play, answer) => {
-              const session = String(seed);
-              reps.add(personId, { drill: 'send', session, level, seed: play.seed, answer, coach });
+            level={team.level}
+            seed={seed}
+            onAnswer={(answered) => {
+              reps.add(personId, { drill: 'send', session: String(seed), ...answered, coach });
             }}
             onEnd={() => {
               setSeed(null);
             }}
           />
-        ) : (
-          <Loading what="ten plays" />
         )}
+        {seed === null && person && <PlayerLink player={person} />}
       </section>
       <section className="card-box">
         <h2>{person ? personLabel(person) : 'You'}</h2>
@@ -133,182 +86,6 @@ function Sends({ view }: { view: DrillsInView }) {
   );
 }
 
-/** One play after the other. */
-function Round({
-  plays,
-  onAnswer,
-  onEnd,
-}: {
-  plays: readonly TrainerPlay[];
-  onAnswer: (play: TrainerPlay, answer: SendAnswer) => void;
-  onEnd: () => void;
-}) {
-  const [nth, setNth] = useState(0);
-  const [given, setGiven] = useState<SendAnswer[]>([]);
-  useAwake(true);
-  const play = plays[nth];
-  if (!play) {
-    const all = plays.flatMap(({ judged }, at) => {
-      const answer = given[at];
-      return answer ? [{ ...judged, answer }] : [];
-    });
-    return (
-      <>
-        <p className="drills-figure" role="status">
-          Score <strong className="figure">{Math.round(sendScore(all))}</strong> of 100
-        </p>
-        <Button onClick={onEnd}>Done</Button>
-      </>
-    );
-  }
-  return (
-    <Play
-      key={nth}
-      play={play}
-      nth={nth}
-      of={plays.length}
-      onAnswer={(answer) => {
-        setGiven((before) => [...before, answer]);
-        onAnswer(play, answer);
-      }}
-      onNext={() => {
-        setNth(nth + 1);
-      }}
-    />
-  );
-}
-
-/** From the picture to the crack of the bat, seconds. */
-const READY_SECONDS = 1.2;
-const OUTS_TEXT = ['Nobody out', 'One out', 'Two out'] as const;
-
-function Play({
-  play,
-  nth,
-  of,
-  onAnswer,
-  onNext,
-}: {
-  play: TrainerPlay;
-  nth: number;
-  of: number;
-  onAnswer: (answer: SendAnswer) => void;
-  onNext: () => void;
-}) {
-  const [at, setAt] = useState(-READY_SECONDS);
-  const [answer, setAnswer] = useState<SendAnswer | null>(null);
-  const told = useRef(false);
-  const isOver = answer !== null;
-  const { judged, situation } = play;
-  const say = (said: SendAnswer): void => {
-    if (told.current || at < 0) return;
-    told.current = true;
-    setAnswer(said);
-    onAnswer(said);
-  };
-  const late = useRef(() => {
-    /* set below */
-  });
-  useEffect(() => {
-    late.current = () => {
-      say('none');
-    };
-  });
-  useEffect(() => {
-    if (isOver) return;
-    const startMs = performance.now() + READY_SECONDS * 1000;
-    let frame = 0;
-    const draw = (): void => {
-      const since = (performance.now() - startMs) / 1000;
-      setAt(since);
-      if (since >= judged.stopSeconds) late.current();
-      else frame = requestAnimationFrame(draw);
-    };
-    frame = requestAnimationFrame(draw);
-    return () => {
-      cancelAnimationFrame(frame);
-    };
-  }, [isOver, judged.stopSeconds]);
-  useKeys({
-    s: () => {
-      say('send');
-    },
-    h: () => {
-      say('hold');
-    },
-  });
-  const level = levelOf(situation.level);
-  const scene = sendSceneAt(play, Math.max(0, at));
-  const deep = level.centerDepth * 1.15;
-  const isBobbled = situation.bobbled && at >= judged.fieldedSeconds;
-  return (
-    <>
-      <p className="sends-where">
-        {nth + 1} of {of}. <strong>{OUTS_TEXT[situation.outs]}</strong>, single to{' '}
-        {situation.field === 'centre' ? 'center' : situation.field}.
-      </p>
-      <FieldView
-        view={{ left: -deep * 0.62, top: deep, width: deep * 1.24, height: deep + 20 }}
-        baseFeet={level.baseFeet}
-        pitchingFeet={level.sport === 'softball' ? 43 : 60.5}
-        label="A single with a runner on second."
-      >
-        <FieldMark spot={scene.outfielder} tone="fielder" text={isBobbled ? 'bobbled' : ''} />
-        <FieldMark spot={scene.runner} tone="runner" text="" />
-        <FieldMark spot={scene.ball} tone="fielder" text="ball" />
-      </FieldView>
-      {answer === null ? (
-        <div className="tap-grid">
-          <TapButton
-            className="tap-quiet"
-            onTap={() => {
-              say('hold');
-            }}
-          >
-            Hold
-          </TapButton>
-          <TapButton
-            onTap={() => {
-              say('send');
-            }}
-          >
-            Send
-          </TapButton>
-        </div>
-      ) : (
-        <div className="sends-told" role="status">
-          <p>
-            <strong>{verdictText(play, answer)}</strong> {decidedText(play)}
-          </p>
-          <p className="quiet">
-            {percent(judged.safe)} safe, needs {percent(judged.needed)}.
-          </p>
-          <Button autoFocus onClick={onNext}>
-            Next
-          </Button>
-        </div>
-      )}
-    </>
-  );
-}
-
-/** So near either is right. */
-const EITHER = 0.05;
-
-function verdictText({ judged }: TrainerPlay, answer: SendAnswer): string {
-  const best = judged.best === 'send' ? 'Send' : 'Hold';
-  if (answer === 'none') return `Too late. ${best}.`;
-  if (Math.abs(judged.edge) < EITHER) return 'Too close to matter: either is right.';
-  if (answer === judged.best) return `${best}: right.`;
-  const lost = lostBy(judged, answer).toFixed(2).replace(/^0/, '');
-  return `${best}: ${answer === 'send' ? 'sending' : 'holding'} here loses ${lost} runs.`;
-}
-
-function decidedText({ judged, decided }: TrainerPlay): string {
-  if (Math.abs(judged.edge) < EITHER || !decided) return '';
-  return DECIDER_TEXT[decided.decider][decided.change > 0 ? 0 : 1];
-}
-
 const LEAN_WORDS = {
   tooBold: 'Too bold',
   tooCareful: 'Too careful',
@@ -322,7 +99,7 @@ function SendResult({
   values,
 }: {
   answers: readonly { level: SendLevelName; seed: number; answer: SendAnswer }[];
-  values: ReturnType<typeof tableOf>;
+  values: ReturnType<typeof valuesAt>;
 }) {
   const asked = answers.map(({ level, seed }) => ({ level, seed }));
   const judged = useQuery({

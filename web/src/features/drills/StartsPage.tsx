@@ -71,6 +71,8 @@ const USUAL: Setting = {
   against: null,
   each: 8,
 };
+/** Later than this nobody hears a call in time: an earphone or a speaker without a wire. */
+const WIRELESS_SECONDS = 0.12;
 const WORK_SECONDS = 1.2;
 const SETTLE_SECONDS = 5;
 const RETURN_SECONDS = 6;
@@ -90,6 +92,10 @@ function Starts({ view: { team, players, reps } }: { view: DrillsInView }) {
   const caller = useCaller((answer: Answer) => {
     const personId = turnOf(line, answer.nth);
     if (personId === null) return;
+    if (answer.outputLateSeconds > WIRELESS_SECONDS) {
+      notify('Not kept: the sound comes late, as over a wireless speaker. Use this phone’s own.');
+      return;
+    }
     reps.add(personId, {
       drill: 'start',
       session,
@@ -126,9 +132,6 @@ function Starts({ view: { team, players, reps } }: { view: DrillsInView }) {
       seed: Number.parseInt(id.slice(0, 8), 16),
       restSeconds: pace.everySeconds - WORK_SECONDS - meanWait(calls),
     });
-    if (caller.isWireless()) {
-      notify('Sound comes late over a wireless speaker. Use this phone’s own.');
-    }
   };
   const chosen = players.find(({ id }) => id === (running ? turnOf(line, running.nth) : line[0]));
   return (

@@ -21,8 +21,6 @@ const TONES: Record<Cue | 'minute' | 'change', readonly Tone[]> = {
   ],
 };
 const LOUD = 0.9;
-/** Later than this nobody hears it in time: an earphone or a speaker without a wire. */
-const WIRELESS_SECONDS = 0.12;
 
 /** Cues of this device, played at a moment. */
 export interface Sound {
@@ -32,8 +30,6 @@ export interface Sound {
   hush: () => void;
   /** How late the device sounds, as it says; usual where it does not say. */
   lateSeconds: () => number;
-  /** It goes through the air by radio: too late for reactions. */
-  isWireless: () => boolean;
   close: () => void;
 }
 
@@ -66,7 +62,6 @@ export function openSound(): Sound | null {
       playing.clear();
     },
     lateSeconds: () => Math.min(0.5, late()),
-    isWireless: () => late() > WIRELESS_SECONDS,
     close() {
       void context.close();
     },

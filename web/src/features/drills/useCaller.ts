@@ -160,6 +160,5 @@ export function useCaller(onAnswer: (answer: Answer) => void) {
       take.current?.(atMs, way);
     },
     next,
-    isWireless: (): boolean => sound.current?.isWireless() ?? false,
   };
 }

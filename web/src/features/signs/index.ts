@@ -1,1 +1,2 @@
 export { GiveSign, WhoMissed, type Reader } from './GiveSign.tsx';
+export { PlayerLink } from './PlayerLink.tsx';

@@ -1,0 +1,1 @@
+export { SendRound } from './SendRound.tsx';
