@@ -269,7 +269,7 @@ function Clashes({ practice }: { practice: KeptPractice }) {
 export function Timetable({ practice }: { practice: PracticeRecord }) {
   return (
     <div className="practice-scroll" tabIndex={0} role="region" aria-label="Timetable">
-      <table className="drills-table practice-table">
+      <table className="reps-table practice-table">
         <thead>
           <tr>
             <th scope="col">Time</th>

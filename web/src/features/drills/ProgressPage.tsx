@@ -42,7 +42,7 @@ function Players({ view: { team, players, reps } }: { view: DrillsInView }) {
     <div className="drills-two">
       <section className="card-box">
         <h2>The team</h2>
-        <table className="drills-table">
+        <table className="reps-table">
           <thead>
             <tr>
               <th scope="col">Player</th>

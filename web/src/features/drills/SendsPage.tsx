@@ -139,7 +139,7 @@ function SendResult({
         {(lean.words === 'tooBold' || lean.words === 'tooCareful') &&
           `: asks for ${String(points)} points ${lean.lean < 0 ? 'less' : 'more'} than the score does.`}
       </p>
-      <table className="drills-table">
+      <table className="reps-table">
         <thead>
           <tr>
             <th scope="col">Outs</th>
