@@ -45,6 +45,10 @@ test('two innings on three devices: one goes away and comes back, and all say th
   await third.getByRole('button', { name: 'Steal', exact: true }).click();
   await third.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
   await stands(page, /Runner on second/);
+  // Third base is told what a single to each field is, by this runner and these arms.
+  await expect(third.locator('.send-note')).toContainText(
+    /from second: left (send|hold) \d+\+?%, center .*, right .*\. Needs \d+%/,
+  );
 
   // A tap too many is taken back, on the device that made it.
   await page.keyboard.press('f');

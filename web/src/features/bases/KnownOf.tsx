@@ -13,9 +13,9 @@ import { averageValue, type KnownHere, type OddsInView } from '../innings/index.
 import { usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { useBases, type BasesInView } from './useBases.ts';
+import { DEGREES } from './useOutfield.ts';
 import { useGrounders } from './useGrounders.ts';
 
-const DEGREES: Record<Outfielder, number> = { LF: 70, CF: 45, RF: 20 };
 /** Caught a little in front of where he plays. Judgment. */
 const CAUGHT_AT = 0.9;
 const TAGS = { 1: 'tagFirstToSecond', 2: 'tagSecondToThird', 3: 'tagThirdToHome' } as const;

@@ -7,12 +7,16 @@ import { useLookTally } from './writes.ts';
 
 const NO_LOOKS: GameLook[] = [];
 
-/** What was seen of the outfielders, by the staff and in games, what waits to be sent too. */
-export function useLooks(teamId: TeamId) {
-  const { rows: tapped, add, undo, isLoading, isMissing } = useLookTally(teamId);
+/**
+ * What was seen of the outfielders, by the staff and in games, what waits to be sent too.
+ * @param isAsked false: for whoever may not see it
+ */
+export function useLooks(teamId: TeamId, isAsked = true) {
+  const { rows: tapped, add, undo, isLoading, isMissing } = useLookTally(teamId, isAsked);
   const games = useQuery({
     queryKey: ['games-looks', teamId],
     queryFn: () => request<GameLook[]>('GET', `/api/teams/${teamId}/games/looks`),
+    enabled: isAsked,
   });
   const inGames = games.data ?? NO_LOOKS;
   return {

@@ -13,7 +13,7 @@ import type {
 import type { Person } from '@bradyon/core/people';
 import { distance, percent, seconds, type Lane } from '../../ui/index.ts';
 import { lastName } from '../people/index.ts';
-import type { ArmInView } from './useBases.ts';
+import type { ArmInView } from './useOutfield.ts';
 import type { ArmLook } from './basesStore.ts';
 
 export const SEND_TEXT: Record<Send, string> = {

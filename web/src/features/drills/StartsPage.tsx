@@ -236,7 +236,9 @@ function Starts({ view: { team, players, reps } }: { view: DrillsInView }) {
               : null
           }
           onUndo={() => {
-            const row = reps.rows.findLast(({ personId }) => personId === chosen?.id);
+            const row = reps.rows.findLast(
+              ({ personId, rep }) => personId === chosen?.id && rep.drill === 'start',
+            );
             if (row) reps.undo(row);
           }}
         />

@@ -1,7 +1,7 @@
 import type { Listener } from '@bradyon/core/advice';
 import { useState } from 'react';
-import { percent } from '../../ui/index.ts';
 import { PickOne } from '../../ui/index.ts';
+import { SendNote } from '../bases/index.ts';
 import { PlaysTable } from './PlaysTable.tsx';
 import { NoDevices } from './NoDevices.tsx';
 import { VerdictLine } from './RaceBox.tsx';
@@ -9,6 +9,7 @@ import { SayIt, SignButtons } from './SayIt.tsx';
 import { SignGiven } from './SignGiven.tsx';
 import { TapBar } from './TapBar.tsx';
 import type { Desk } from './useDesk.ts';
+import { basesOf } from './situationWords.ts';
 import { useGame } from './useGame.ts';
 import type { Taps } from './useTaps.ts';
 
@@ -22,7 +23,7 @@ const LISTENERS: readonly Listener[] = [
 
 /** The third-base box: what is on, what each runner needs to hear, and whom the coach is talking to. */
 export function ThirdBase({ desk, taps }: { desk: Desk; taps: Taps }) {
-  const { situation, name, weBat } = useGame();
+  const { game, situation, name, person, weBat } = useGame();
   const on = (['third', 'second', 'first'] as const).filter((base) => situation.bases[base]);
   const [talksTo, setTalksTo] = useState<string>('');
   const spoken = on.find((base) => base === talksTo) ?? on[0];
@@ -46,10 +47,13 @@ export function ThirdBase({ desk, taps }: { desk: Desk; taps: Taps }) {
         />
       )}
       {weBat && situation.bases.second && (
-        <p className="send-note">
-          Single: usually {percent(send[outs])} score from second. Left field is the short throw:
-          decide early.
-        </p>
+        <SendNote
+          runner={person(situation.bases.second)}
+          bases={basesOf(situation)}
+          outs={outs}
+          facing={game.opponentId}
+          usual={send[outs]}
+        />
       )}
       <SayIt desk={desk} listeners={LISTENERS} />
       <PlaysTable desk={desk} />

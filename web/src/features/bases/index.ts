@@ -1,0 +1,1 @@
+export { SendNote } from './SendNote.tsx';
