@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { makeRandom } from '../maths/index.ts';
+import { automatonOf } from './automaton.ts';
 import { claims, decode, startState, step } from './decode.ts';
 import { signGenerator } from './generate.ts';
 import type { Scheme, SignContext, SignSystem } from './system.ts';
@@ -78,6 +79,17 @@ const system: fc.Arbitrary<SignSystem> = fc.record({
 });
 const context: SignContext = { inning: 1, outs: 0, bases: 0 };
 
+/** The proof refuses what is beyond anything a team could remember: what is proved is proved of the others. */
+function isWithinReach(own: SignSystem): boolean {
+  try {
+    for (const inning of [1, 2]) automatonOf(own, { ...context, inning });
+    return true;
+  } catch (error) {
+    if (error instanceof RangeError) return false;
+    throw error;
+  }
+}
+
 /** Every sequence up to a length, by the decoder alone. */
 function* sequences(most: number): Generator<string[]> {
   let level: string[][] = [[]];
@@ -110,6 +122,7 @@ describe('any system at all', () => {
     let made = 0;
     fc.assert(
       fc.property(system, fc.integer(), (own, seed) => {
+        fc.pre(isWithinReach(own));
         const random = makeRandom(seed);
         const { meanings, make } = signGenerator(own, context);
         for (const meaning of meanings) {
@@ -133,6 +146,7 @@ describe('any system at all', () => {
     const LONGEST = 4;
     fc.assert(
       fc.property(system, (own) => {
+        fc.pre(isWithinReach(own));
         const { issues } = validate(own);
         const shown = issues.flatMap(({ witness }) => witness ?? []);
         for (const { sequence, context: where } of shown)
@@ -157,5 +171,22 @@ describe('any system at all', () => {
       }),
       { numRuns: 120 },
     );
+  });
+
+  it('is refused where it has more signs at once than anybody could remember', () => {
+    // Three plays counted up to a touch, every one that comes, and a modifier on the indicator itself.
+    const beyond: SignSystem = {
+      id: 'any',
+      name: 'Any',
+      touches: TOUCHES,
+      plays: PLAYS.map((id) => ({ id, weight: 1 })),
+      indicator: { kind: 'keyTouch', keys: [{ key: 'cap', touch: 'cap' }], default: 'cap' },
+      scheme: { kind: 'count', list: ['steal', 'squeeze', 'bunt'], until: { stop: 'chin' } },
+      occurrence: 'any',
+      modifiers: [{ touch: 'cap', from: 'steal', to: 'delayed', where: 'next' }],
+      situational: [],
+      wipe: null,
+    };
+    expect(() => automatonOf(beyond, context)).toThrow(RangeError);
   });
 });
