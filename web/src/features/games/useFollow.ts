@@ -42,6 +42,9 @@ export function useFollow(teamId: TeamId, gameId: GameId): boolean {
       source.onopen = () => {
         retryMs = FIRST_RETRY_MS;
         setLive(true);
+        // What came between the server's look at the game and its listening is told by nobody. One question may be on
+        // its way from before: the second begins after.
+        void catchUp(null).then(() => catchUp(null));
       };
       source.onmessage = ({ data }: MessageEvent<string>) => {
         const { lastSeq } = JSON.parse(data) as { lastSeq: number | null };
