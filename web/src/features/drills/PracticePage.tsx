@@ -431,13 +431,13 @@ function Stations({ practice, change }: { practice: KeptPractice; change: Change
                 </Form.Select>
                 <Button
                   variant="link"
-                  aria-label={`Take out ${stationName(practice, station)}`}
+                  aria-label={`Remove ${stationName(practice, station)}`}
                   disabled={order.length <= 1}
                   onClick={() => {
                     put(order.filter((_, at) => at !== nth));
                   }}
                 >
-                  Take out
+                  Remove
                 </Button>
               </SortableRow>
             );
