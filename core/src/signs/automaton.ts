@@ -14,9 +14,12 @@ export interface Automaton {
 
 const MOST_STATES = 20_000;
 
+/** A system beyond anything a team could remember: it is not proved either way. */
+export class TooManySigns extends RangeError {}
+
 /**
  * Every state that a sequence of the system's touches can come to, nearest first.
- * @throws RangeError for a system beyond anything a team could remember
+ * @throws TooManySigns for a system beyond anything a team could remember
  */
 export function automatonOf(system: SignSystem, context: SignContext): Automaton {
   const states: ReadState[] = [startState(system, context)];
@@ -33,7 +36,7 @@ export function automatonOf(system: SignSystem, context: SignContext): Automaton
         const found = known.get(key);
         if (found !== undefined) return found;
         if (states.length >= MOST_STATES) {
-          throw new RangeError('automatonOf needs a system with fewer signs at once');
+          throw new TooManySigns('automatonOf needs a system with fewer signs at once');
         }
         known.set(key, states.length);
         states.push(to);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { makeRandom } from '../maths/index.ts';
-import { automatonOf } from './automaton.ts';
+import { automatonOf, TooManySigns } from './automaton.ts';
 import { claims, decode, startState, step } from './decode.ts';
 import { signGenerator } from './generate.ts';
 import type { Scheme, SignContext, SignSystem } from './system.ts';
@@ -85,7 +85,7 @@ function isWithinReach(own: SignSystem): boolean {
     for (const inning of [1, 2]) automatonOf(own, { ...context, inning });
     return true;
   } catch (error) {
-    if (error instanceof RangeError) return false;
+    if (error instanceof TooManySigns) return false;
     throw error;
   }
 }
@@ -187,6 +187,10 @@ describe('any system at all', () => {
       situational: [],
       wipe: null,
     };
-    expect(() => automatonOf(beyond, context)).toThrow(RangeError);
+    expect(() => automatonOf(beyond, context)).toThrow(TooManySigns);
+    // And a coach who lays it is told so, instead of losing the screen.
+    const { isSound, issues } = validate(beyond);
+    expect(isSound).toBe(false);
+    expect(issues.map(({ code }) => code)).toContain('TOO_MANY_AT_ONCE');
   });
 });

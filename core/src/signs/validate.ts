@@ -1,4 +1,4 @@
-import { automatonOf, wayTo, type Automaton } from './automaton.ts';
+import { automatonOf, TooManySigns, wayTo, type Automaton } from './automaton.ts';
 import { contextsOf } from './contexts.ts';
 import type { SignContext, SignPlay, SignSystem, Touch } from './system.ts';
 
@@ -11,6 +11,7 @@ type IssueCode =
   | 'WIPE_IS_INDICATOR'
   | 'WIPE_IS_MODIFIER'
   | 'TWO_MEANINGS'
+  | 'TOO_MANY_AT_ONCE'
   | 'UNREACHABLE_PLAY'
   | 'UNREACHABLE_HERE'
   | 'INDICATOR_IS_LIVE'
@@ -40,21 +41,36 @@ export interface Validation {
  * shortest that has. Says too which plays cannot be given, ever or in some spot.
  */
 export function validate(system: SignSystem): Validation {
-  const machines = contextsOf(system).map((context) => ({
-    context,
-    machine: automatonOf(system, context),
-  }));
-  const issues = [
-    ...plainIssues(system),
-    ...conflicts(system, machines),
-    ...unreachable(system, machines),
-  ];
+  const machines = machinesOf(system);
+  const proved = machines
+    ? [...conflicts(system, machines), ...unreachable(system, machines)]
+    : [
+        issue(
+          'error',
+          'TOO_MANY_AT_ONCE',
+          'Too many signs at once to check. Use fewer plays, or drop a modifier.',
+        ),
+      ];
+  const issues = [...plainIssues(system), ...proved];
   return { isSound: !issues.some(({ level }) => level === 'error'), issues };
 }
 
 interface InContext {
   context: SignContext;
   machine: Automaton;
+}
+
+/** What can be read in every spot; null where it is too much to prove anything. */
+function machinesOf(system: SignSystem): InContext[] | null {
+  try {
+    return contextsOf(system).map((context) => ({
+      context,
+      machine: automatonOf(system, context),
+    }));
+  } catch (error) {
+    if (error instanceof TooManySigns) return null;
+    throw error;
+  }
 }
 
 const issue = (
