@@ -1,72 +1,21 @@
 import type { PracticeRecord } from '@bradyon/contract/drills';
-import type { Kept } from '@bradyon/contract/kept';
-import {
-  ageAt,
-  capsAt,
-  clashesOf,
-  isStation,
-  practiceMinutes,
-  sprintsIn,
-  STATION_NAMES,
-  type OwnStation,
-} from '@bradyon/core/drills';
+import { ageAt, capsAt, clashesOf, practiceMinutes, sprintsIn } from '@bradyon/core/drills';
 import type { Person } from '@bradyon/core/people';
 import type { PersonId } from '@bradyon/core/units';
-import { useState, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { Link, useNavigate, useParams } from 'react-router';
-import { newId } from '../../api/index.ts';
-import { Empty, Failure, Loading, localMinute, Stepper } from '../../ui/index.ts';
-import { Sortable, SortableRow } from '../../ui/sortable/index.ts';
+import { Link, useNavigate } from 'react-router';
+import { localMinute, Stepper } from '../../ui/index.ts';
 import { download, makeTable } from '../files/index.ts';
 import { personLabel } from '../people/index.ts';
 import { calendarOf } from './calendar.ts';
-import { DrillPage, type DrillsInView } from './DrillPage.tsx';
-import { groupName, partRows, stationName, timetableRows } from './timetable.ts';
-import { usePractices } from './usePractices.ts';
-import { CLASH_TEXT, STATION_HOW, STATION_TEXT } from './words.ts';
-
-type KeptPractice = Kept<PracticeRecord>;
-
-/** A practice, however it is looked at: it is there, or it says where it went. */
-export function OnePractice({
-  title,
-  children,
-}: {
-  title: string;
-  children: (
-    practice: KeptPractice,
-    view: DrillsInView,
-    practices: ReturnType<typeof usePractices>,
-  ) => ReactNode;
-}) {
-  return <DrillPage title={title}>{(view) => <Found view={view}>{children}</Found>}</DrillPage>;
-}
-
-function Found({
-  view,
-  children,
-}: {
-  view: DrillsInView;
-  children: Parameters<typeof OnePractice>[0]['children'];
-}) {
-  const { practiceId } = useParams();
-  const practices = usePractices(view.team.id);
-  if (practices.error) return <Failure error={practices.error} retry={practices.retry} />;
-  if (practices.isLoading) return <Loading what="the practice" />;
-  const practice = practices.practices.find(({ id }) => id === practiceId);
-  if (!practice) {
-    return (
-      <Empty title="This practice is gone.">
-        <Link className="btn btn-primary" to={`/teams/${view.team.id}/drills`}>
-          All practices
-        </Link>
-      </Empty>
-    );
-  }
-  return children(practice, view, practices);
-}
+import { Draft } from './Draft.tsx';
+import type { DrillsInView } from './DrillPage.tsx';
+import { OnePractice, type KeptPractice } from './OnePractice.tsx';
+import { Stations } from './PracticeStations.tsx';
+import { Timetable } from './PracticeTable.tsx';
+import { groupName, partRows, timetableRows } from './timetable.ts';
+import { CLASH_TEXT } from './words.ts';
 
 /** The plan, to be changed at will. */
 export function PracticePage() {
@@ -174,51 +123,6 @@ function Plan({
   );
 }
 
-/**
- * Text that is saved when it is left. What is being typed stays whatever comes from elsewhere meanwhile.
- * @param missing what to say where it may not be empty
- */
-function Draft({
-  id,
-  label,
-  value,
-  most,
-  rows,
-  missing,
-  onSave,
-}: {
-  id: string;
-  label: string;
-  value: string;
-  most: number;
-  rows?: number;
-  missing?: string;
-  onSave: (value: string) => void;
-}) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const problem = typed?.trim() === '' ? (missing ?? '') : '';
-  return (
-    <Form.Group controlId={id}>
-      <Form.Label>{label}</Form.Label>
-      <Form.Control
-        {...(rows === undefined ? {} : { as: 'textarea', rows })}
-        value={typed ?? value}
-        maxLength={most}
-        isInvalid={problem !== ''}
-        onChange={({ target }) => {
-          setTyped(target.value);
-        }}
-        onBlur={() => {
-          if (typed === null || problem !== '') return;
-          if (typed.trim() !== value) onSave(typed.trim());
-          setTyped(null);
-        }}
-      />
-      <Form.Control.Feedback type="invalid">{problem}</Form.Control.Feedback>
-    </Form.Group>
-  );
-}
-
 function Named({ practice, change }: { practice: KeptPractice; change: Change }) {
   return (
     <div className="practice-named">
@@ -262,47 +166,6 @@ function Clashes({ practice }: { practice: KeptPractice }) {
         </li>
       ))}
     </ul>
-  );
-}
-
-/** Who is where when. */
-export function Timetable({ practice }: { practice: PracticeRecord }) {
-  return (
-    <div className="practice-scroll" tabIndex={0} role="region" aria-label="Timetable">
-      <table className="reps-table practice-table">
-        <thead>
-          <tr>
-            <th scope="col">Time</th>
-            {practice.groups.map((_, group) => (
-              <th key={groupName(group)} scope="col">
-                {groupName(group)}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {partRows(practice).map(({ clock, minutes, what, groups }) => (
-            <tr key={clock}>
-              <th scope="row">
-                {clock} <small className="quiet">{minutes} min</small>
-              </th>
-              {groups.length === 0 ? (
-                <td colSpan={Math.max(1, practice.groups.length)} className="practice-all">
-                  {what}
-                </td>
-              ) : (
-                groups.map(({ text, reps }, group) => (
-                  <td key={groupName(group)}>
-                    {text}
-                    {reps !== null && <small className="quiet"> {reps} each</small>}
-                  </td>
-                ))
-              )}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
   );
 }
 
@@ -375,121 +238,6 @@ function Minutes({ practice, change }: { practice: KeptPractice; change: Change 
   );
 }
 
-const MOST_STATIONS = 8;
-const MOST_OWN = 12;
-
-/** The circle: dragged into another order, each exchanged, taken out or added; the coach's own among them. */
-function Stations({ practice, change }: { practice: KeptPractice; change: Change }) {
-  const { order, own } = practice;
-  const [name, setName] = useState('');
-  // A station may come twice: what is dragged is a place.
-  const seen = new Map<string, number>();
-  const ids = order.map((each) => {
-    const nth = (seen.get(each) ?? 0) + 1;
-    seen.set(each, nth);
-    return `${each} ${String(nth)}`;
-  });
-  const stationOf = (id: string): string => order[ids.indexOf(id)] ?? '';
-  const put = (next: string[]): void => {
-    change({ order: next, own: own.filter(({ id }) => next.includes(id) || order.includes(id)) });
-  };
-  const addOwn = (): void => {
-    const station: OwnStation = { id: newId(), name: name.trim(), notes: '' };
-    change({ own: [...own, station], order: [...order, station.id] });
-    setName('');
-  };
-  return (
-    <>
-      <Sortable
-        ids={ids}
-        onMove={(next) => {
-          change({ order: next.map(stationOf) });
-        }}
-      >
-        <ol className="practice-order">
-          {ids.map((id, nth) => {
-            const station = stationOf(id);
-            return (
-              <SortableRow key={id} id={id} label={`Move ${stationName(practice, station)}`}>
-                <Form.Select
-                  aria-label={`Station ${String(nth + 1)}`}
-                  value={station}
-                  onChange={({ target }) => {
-                    put(order.map((each, at) => (at === nth ? target.value : each)));
-                  }}
-                >
-                  {STATION_NAMES.map((each) => (
-                    <option key={each} value={each}>
-                      {STATION_TEXT[each]}
-                    </option>
-                  ))}
-                  {own.map((each) => (
-                    <option key={each.id} value={each.id}>
-                      {each.name}
-                    </option>
-                  ))}
-                </Form.Select>
-                <Button
-                  variant="link"
-                  aria-label={`Remove ${stationName(practice, station)}`}
-                  disabled={order.length <= 1}
-                  onClick={() => {
-                    put(order.filter((_, at) => at !== nth));
-                  }}
-                >
-                  Remove
-                </Button>
-              </SortableRow>
-            );
-          })}
-        </ol>
-      </Sortable>
-      <div className="practice-add">
-        <Button
-          variant="outline-primary"
-          disabled={order.length >= MOST_STATIONS}
-          onClick={() => {
-            const free = STATION_NAMES.find((each) => !order.includes(each)) ?? 'starts';
-            change({ order: [...order, free] });
-          }}
-        >
-          Add a station
-        </Button>
-        <Form.Control
-          aria-label="Your own station"
-          placeholder="Your own station"
-          value={name}
-          maxLength={40}
-          onChange={({ target }) => {
-            setName(target.value);
-          }}
-        />
-        <Button
-          variant="outline-primary"
-          disabled={name.trim() === '' || order.length >= MOST_STATIONS || own.length >= MOST_OWN}
-          onClick={addOwn}
-        >
-          Add yours
-        </Button>
-      </div>
-      {own.map((station) => (
-        <Draft
-          key={station.id}
-          id={`own-${station.id}`}
-          label={`${station.name}: what to do`}
-          value={station.notes}
-          most={500}
-          onSave={(notes) => {
-            change({
-              own: own.map((each) => (each.id === station.id ? { ...each, notes } : each)),
-            });
-          }}
-        />
-      ))}
-    </>
-  );
-}
-
 /** Who is in which group; moved by a choice. */
 function Groups({
   practice: { groups },
@@ -545,19 +293,5 @@ function Limits({ practice, sprints }: { practice: KeptPractice; sprints: number
       {Math.ceil(most)} full sprints each, {sprints} at most a day at this age. Lower limits of a
       trainer or parent win.
     </p>
-  );
-}
-
-/** What each station needs, for whoever sets it up. */
-export function SetUps({ practice }: { practice: PracticeRecord }) {
-  return (
-    <ul className="practice-setups">
-      {[...new Set(practice.order)].map((name) => (
-        <li key={name}>
-          <strong>{stationName(practice, name)}.</strong>{' '}
-          {isStation(name) ? STATION_HOW[name] : practice.own.find(({ id }) => id === name)?.notes}
-        </li>
-      ))}
-    </ul>
   );
 }

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import { useTeam } from '../teams/index.ts';
-import { OnePractice } from './PracticePage.tsx';
+import { OnePractice } from './OnePractice.tsx';
 import { buzz, openSound, type Sound } from './sound.ts';
 import { groupName, partRows } from './timetable.ts';
 import { useAwake } from './useAwake.ts';

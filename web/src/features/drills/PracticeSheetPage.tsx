@@ -2,7 +2,8 @@ import { lineUp, isStation, type Practice } from '@bradyon/core/drills';
 import { longDate, Sheet } from '../../ui/index.ts';
 import { personLabel } from '../people/index.ts';
 import type { DrillsInView } from './DrillPage.tsx';
-import { OnePractice, SetUps, Timetable } from './PracticePage.tsx';
+import { OnePractice } from './OnePractice.tsx';
+import { SetUps, Timetable } from './PracticeTable.tsx';
 import { groupName } from './timetable.ts';
 import { useNeeds } from './useNeeds.ts';
 
