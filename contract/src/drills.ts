@@ -7,24 +7,29 @@ import {
   SEND_ANSWERS,
   SEND_LEVELS,
   SENSES,
+  SQUEEZE_OUTCOMES,
   STATION_NAMES,
   TECHNIQUES,
+  TRAIL_ANSWERS,
   WAYS,
   type CallDrillName,
   type LandingRep,
   type LeaveRep,
   type OwnStation,
   type Practice,
+  type PracticeLimits,
   type ReadRep,
   type Rep,
   type SendLevelName,
   type SendRep,
+  type SqueezeRepTapped,
   type StartRep,
 } from '@bradyon/core/drills';
 import type { AccountId, PersonId, PracticeId, RepId } from '@bradyon/core/units';
 import { versionField, type Kept } from './kept.ts';
 import { tallyContracts, tallyFields, type TallyRow } from './tally.ts';
 import {
+  constant,
   contract,
   flag,
   id,
@@ -35,6 +40,7 @@ import {
   number,
   oneOf,
   oneShapeOf,
+  optional,
   required,
   rowsOf,
   sequenceOf,
@@ -93,12 +99,22 @@ const send = contract<SendRep>({
   seed: required(number('A whole number.', { min: 0, max: 0xffffffff, whole: true })),
   answer: required(oneOf(SEND_ANSWERS, 'Choose send, hold or none.')),
   coach: required(nullable(id<AccountId>())),
+  onFirst: optional(constant(true)),
+  trail: optional(oneOf(TRAIL_ANSWERS, 'Choose third or second.')),
+  guess: optional(number('Enter a chance from 0 to 1.', { min: 0, max: 1 })),
+});
+const squeeze = contract<SqueezeRepTapped>({
+  drill: drill('squeeze'),
+  session,
+  showSeconds: seconds('Enter -2 to 2 s.', -2, 2),
+  breakSeconds: required(nullable(number('Enter -2 to 2 s.', { min: -2, max: 2 }))),
+  outcome: required(oneOf(SQUEEZE_OUTCOMES, 'Choose what became of the bunt.')),
 });
 
 const { personId: _whose, ...common } = tallyFields<RepId>();
 const given = {
   ...common,
-  rep: required(oneShapeOf<Rep, 'drill'>('drill', { start, read, leave, landing, send })),
+  rep: required(oneShapeOf<Rep, 'drill'>('drill', { start, read, leave, landing, send, squeeze })),
 };
 /** As a player's own phone sends it. */
 export const playerRepContract = contract<Omit<RepRecord, 'personId'>>(given);
@@ -123,6 +139,8 @@ const minutes = (what: string, min: number, max: number) =>
   required(
     number(`${what}: enter ${String(min)} to ${String(max)} minutes.`, { min, max, whole: true }),
   );
+const most = (what: string, max: number) =>
+  required(number(`${what}: enter 0 to ${String(max)} a day.`, { min: 0, max, whole: true }));
 const practiceFields = {
   name: required(text('Give the practice a name of up to 60 letters.', { max: 60 })),
   startsAt: required(instant('Say when it starts.')),
@@ -152,6 +170,15 @@ const practiceFields = {
   ),
   groups: required(rowsOf(listOf(id<PersonId>(), 40), 8)),
   notes: required(text('Up to 2000 letters.', { min: 0, max: 2000 })),
+  limits: optional(
+    nullable(
+      contract<PracticeLimits>({
+        sprints: most('Full sprints', 40),
+        pitcherThrows: most('Throws of a pitcher', 60),
+        catcherThrows: most('Throws of a catcher', 60),
+      }),
+    ),
+  ),
 };
 
 /** What of a practice does not hang together, or null. */

@@ -28,15 +28,26 @@ describe('reps of the drills', () => {
       },
     });
     const send = (rows: object[]) => coach.call('POST', `${base}/drills/reps`, { rows });
+    const squeeze = aRep({
+      personId: pitcher.id,
+      rep: {
+        drill: 'squeeze',
+        session: 's',
+        showSeconds: 0.05,
+        breakSeconds: null,
+        outcome: 'down',
+      },
+    });
     expect((await send([leave])).status).toBe(204);
     // Sent again with the next one, as a device does that heard no answer.
-    expect((await send([leave, read])).status).toBe(204);
+    expect((await send([leave, read, squeeze])).status).toBe(204);
     const since = (from: number) =>
       coach.call<TallyPage<RepRecord>>('GET', `${base}/drills/reps?since=${String(from)}`);
     const { body: page } = await since(0);
     expect(page.rows.map(({ id, rep }) => [id, rep])).toEqual([
       [leave.id, leave.rep],
       [read.id, read.rep],
+      [squeeze.id, squeeze.rep],
     ]);
     await send([{ ...read, id: aRep().id, undoes: read.id }]);
     expect((await since(page.next)).body.rows.map(({ undoes }) => undoes)).toEqual([read.id]);
@@ -54,8 +65,13 @@ describe('reps of the drills', () => {
         seed: 7,
         answer: 'hold',
         coach: coach.account.id,
+        onFirst: true,
+        trail: 'second',
+        guess: 0.6,
       },
     });
+    const wild = { ...own, id: aRep().id, rep: { ...own.rep, guess: 1.2 } };
+    expect((await send(wild)).problem.errors).toMatchObject([{ path: 'rows.0.rep.guess' }]);
     expect((await send(own)).status).toBe(204);
     const nobody = await send({ ...aRep(), personId: null });
     expect(nobody.status).toBe(422);
@@ -133,10 +149,13 @@ describe('practices', () => {
         ...change,
         version: 0,
       });
-      return [status, problem.errors[0]?.path];
+      return [status, status < 400 ? undefined : problem.errors[0]?.path];
     };
     expect(await put({ order: ['starts', 'juggling'] })).toEqual([422, 'order.1']);
     expect(await put({ groups: [[pitcher.id], [pitcher.id]] })).toEqual([422, 'groups']);
+    const limits = { sprints: 10, pitcherThrows: 0, catcherThrows: 900 };
+    expect(await put({ limits })).toEqual([422, 'limits.catcherThrows']);
+    expect(await put({ limits: { ...limits, catcherThrows: 9 } })).toEqual([200, undefined]);
     expect(await put({ slotMinutes: 900 })).toEqual([422, 'slotMinutes']);
     expect(await put({ slotMinutes: 4, changeMinutes: 4 })).toEqual([422, 'changeMinutes']);
   });

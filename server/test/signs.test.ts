@@ -1,6 +1,7 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import type { RepRecord } from '@bradyon/contract/drills';
 import type { Kept } from '@bradyon/contract/kept';
+import type { SharedReplay } from '@bradyon/contract/review';
 import type { Drill, DrillPass, SignAnswersPage } from '@bradyon/contract/signs';
 import type { TallyPage } from '@bradyon/contract/tally';
 import { decode, type SignBook } from '@bradyon/core/signs';
@@ -8,7 +9,16 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { signKeysFrom } from '../src/signKeys.ts';
 import { makeVault } from '../src/features/signs/seal.ts';
 import { rewrapKeys } from '../src/features/signs/index.ts';
-import { aPerson, aRep, aSeason, aSignAnswer, aSignBook, startApi, type Api } from './api.ts';
+import {
+  aPerson,
+  aRep,
+  aReplay,
+  aSeason,
+  aSignAnswer,
+  aSignBook,
+  startApi,
+  type Api,
+} from './api.ts';
 
 let api: Api;
 let season: Awaited<ReturnType<typeof aSeason>>;
@@ -210,6 +220,31 @@ describe('a player’s code', () => {
     // Nobody says for somebody else, and not without a code.
     expect((await send([{ ...rep, personId: season.pitcher.id }])).status).toBe(422);
     expect((await send([rep], 'WRNG-0001')).status).toBe(422);
+  });
+
+  it('has the game that the coach shared last, and nothing of another team’s', async () => {
+    const { code } = await aPass();
+    const other = await aSeason(api);
+    const shared = async (by: string) =>
+      (
+        await api.client().call<{ replay: SharedReplay | null }>('POST', '/api/drills/replay', {
+          code: by,
+        })
+      ).body.replay;
+    expect(await shared(code)).toBeNull();
+    await other.coach.call('PUT', `${other.base}/games/replay`, aReplay({ title: 'Theirs' }));
+    expect(await shared(code)).toBeNull();
+    const replay = aReplay();
+    expect((await season.coach.call('PUT', `${season.base}/games/replay`, replay)).status).toBe(
+      204,
+    );
+    expect(await shared(code)).toEqual(replay);
+    await season.coach.call('PUT', `${season.base}/games/replay`, aReplay({ title: 'The next' }));
+    expect((await shared(code))?.title).toBe('The next');
+    const [spot] = replay.spots;
+    const bad = { ...replay, spots: [{ ...spot, chance: 7 }] };
+    const refused = await season.coach.call('PUT', `${season.base}/games/replay`, bad);
+    expect(refused.status).toBe(422);
   });
 
   it('ends when it is taken away, and when it is old', async () => {

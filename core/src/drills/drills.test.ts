@@ -37,6 +37,7 @@ import {
   ownSpread,
   judgeReads,
   judgeShow,
+  judgeShows,
   judgeSqueezes,
   judgeStart,
   longestAllowed,
@@ -63,6 +64,7 @@ import {
   type Call,
   type CallDrillName,
   type Cue,
+  type TappedSqueeze,
   type DiveResult,
   type Start,
   type StartEstimate,
@@ -506,6 +508,34 @@ describe('a squeeze of practice', () => {
     expect(found.break).toEqual(expected.brk);
     near(found.score, expected.score, squeeze.tolerance);
     near(found.lost, expected.lost, squeeze.tolerance);
+  });
+});
+
+describe('squeezes as they were tapped', () => {
+  const one = (parts: Partial<TappedSqueeze>): TappedSqueeze => ({
+    showSeconds: 0.05,
+    breakSeconds: null,
+    outcome: 'down',
+    ...parts,
+  });
+
+  it('are done only when the show, the bunt and the break were right', () => {
+    const judged = judgeShows('baseball', [
+      one({}),
+      one({ breakSeconds: 0 }),
+      one({ breakSeconds: -0.3 }),
+      one({ outcome: 'foul' }),
+      one({ showSeconds: 0.3 }),
+    ]);
+    expect(judged).toMatchObject({ count: 5, done: 2, show: { early: 0, good: 4, late: 1 } });
+    expect(judged?.run).toMatchObject({ break: { early: 1, good: 1, late: 0 } });
+    expect(judged?.meanShowSeconds).toBeCloseTo(0.1, 9);
+  });
+
+  it('score only where a runner ran, and nothing is nothing', () => {
+    expect(judgeShows('softball', [])).toBeNull();
+    expect(judgeShows('softball', [one({})])?.run).toBeNull();
+    expect(judgeShows('softball', [one({ showSeconds: -0.04 })])?.doubtful).toBe(1);
   });
 });
 

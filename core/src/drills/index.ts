@@ -47,13 +47,23 @@ export {
 export {
   bestLean,
   chanceByJump,
+  jumpFromRead,
   CUE_STAKES,
   CUES,
   judgeReads,
   readWorth,
   type Cue,
 } from './reads.ts';
-export { judgeShow, judgeSqueezes, squeezeScore } from './show.ts';
+export {
+  judgeBreak,
+  judgeShow,
+  judgeShows,
+  judgeSqueezes,
+  SQUEEZE_OUTCOMES,
+  squeezeScore,
+  type SqueezeOutcome,
+  type TappedSqueeze,
+} from './show.ts';
 export {
   answerShown,
   STAIRCASE,
@@ -63,6 +73,7 @@ export {
   USUAL_READ_SECONDS,
 } from './staircase.ts';
 export {
+  limitsOf,
   practiceMinutes,
   clashesOf,
   isStation,
@@ -70,9 +81,11 @@ export {
   partsOf,
   repsAt,
   sprintsIn,
+  throwsIn,
   type Clash,
   type OwnStation,
   type Practice,
+  type PracticeLimits,
 } from './practice.ts';
 export { planPractice, type NoPlan, type PracticePlan, type PracticeQuestion } from './plan.ts';
 export { progressOf, type Progress } from './progress.ts';
@@ -100,13 +113,18 @@ export {
   type Rep,
   type RepMeasure,
   type SendRep,
+  type SqueezeRepTapped,
   type StartRep,
   type Technique,
 } from './reps.ts';
 export {
   deciderOf,
   drawSituation,
+  bestForTrail,
+  isLetThrough,
+  judgeGuesses,
   judgeSend,
+  TRAIL_ANSWERS,
   leanOf,
   lostBy,
   SEND_LEVELS,
@@ -114,6 +132,7 @@ export {
   sendSession,
   type Decider,
   type SendAnswer,
+  type TrailAnswer,
   type SendJudgement,
   type SendLevel,
   type SendLevelName,
@@ -125,6 +144,7 @@ export {
   needs,
   STATION_NAMES,
   STATIONS,
+  type Arm,
   type PracticePlayer,
   type StationName,
 } from './stations.ts';

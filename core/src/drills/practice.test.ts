@@ -2,7 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { PersonId } from '../units/index.ts';
 import {
+  capsAt,
   clashesOf,
+  limitsOf,
   partAt,
   partsOf,
   practiceMinutes,
@@ -10,6 +12,7 @@ import {
   sprintsIn,
   STATION_NAMES,
   STATIONS,
+  throwsIn,
   type Practice,
 } from './index.ts';
 
@@ -90,5 +93,27 @@ describe('a practice', () => {
         },
       ),
     );
+  });
+
+  it('counts the throws of each arm over all groups, and none where nobody throws', () => {
+    const practice = aPractice({ order: ['throws', 'starts', 'own'] });
+    const reps = repsAt(practice, 'throws', 0) ?? 0;
+    expect(reps).toBeGreaterThan(0);
+    // Six players: a catcher throws each time, the pitcher each other time.
+    expect(throwsIn(practice, 'catcher', 2)).toBe((reps * 6) / 2);
+    expect(throwsIn(practice, 'pitcher', 1)).toBe(reps * 3);
+    expect(throwsIn(practice, 'catcher', 0)).toBe(Number.POSITIVE_INFINITY);
+    expect(throwsIn(aPractice(), 'catcher', 0)).toBe(0);
+  });
+
+  it('goes by the limits of the team, else by those of the age', () => {
+    const own = { sprints: 8, pitcherThrows: 0, catcherThrows: 5 };
+    expect(limitsOf(aPractice({ limits: own }), 16)).toEqual(own);
+    const { sprints, throws } = capsAt(16);
+    expect(limitsOf(aPractice(), 16)).toEqual({
+      sprints,
+      pitcherThrows: throws.pitcher,
+      catcherThrows: throws.catcher,
+    });
   });
 });

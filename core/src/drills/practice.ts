@@ -1,6 +1,7 @@
 import type { PersonId } from '../units/index.ts';
+import { capsAt } from './pace.ts';
 import { repsIn, timetableOf, type PlanPart, type PracticeTimes } from './plan.ts';
-import { STATION_NAMES, STATIONS, type StationName } from './stations.ts';
+import { STATION_NAMES, STATIONS, type Arm, type StationName } from './stations.ts';
 
 /** A station of the coach's own. */
 export interface OwnStation {
@@ -19,6 +20,22 @@ export interface Practice extends PracticeTimes {
   own: OwnStation[];
   groups: PersonId[][];
   notes: string;
+  /** What the team asks of a player on a day at most; absent or null: the usual of their age. */
+  limits?: PracticeLimits | null;
+}
+
+/** Full sprints of a player, and timed throws of an arm. */
+export interface PracticeLimits {
+  sprints: number;
+  pitcherThrows: number;
+  catcherThrows: number;
+}
+
+/** The limits of a practice: the team's own, or those of the age. */
+export function limitsOf({ limits }: Pick<Practice, 'limits'>, age: number): PracticeLimits {
+  if (limits) return limits;
+  const { sprints, throws } = capsAt(age);
+  return { sprints, pitcherThrows: throws.pitcher, catcherThrows: throws.catcher };
 }
 
 export function isStation(name: string): name is StationName {
@@ -80,6 +97,22 @@ export function sprintsIn(practice: Practice, group: number): number {
       sum + (isStation(name) ? STATIONS[name].sprints * (repsAt(practice, name, group) ?? 0) : 0),
     0,
   );
+}
+
+/**
+ * Timed throws of each arm over the whole practice: they throw for every group. Infinity where stations need an arm
+ * and there is none.
+ */
+export function throwsIn(practice: Practice, arm: Arm, arms: number): number {
+  const all = practice.order.reduce((sum, name) => {
+    const each = isStation(name) ? (STATIONS[name].throwsPerRep[arm] ?? 0) : 0;
+    if (each === 0) return sum;
+    return practice.groups.reduce(
+      (more, group, at) => more + (repsAt(practice, name, at) ?? 0) * group.length * each,
+      sum,
+    );
+  }, 0);
+  return all === 0 ? 0 : Math.ceil(all / arms);
 }
 
 /** Where the clock of a practice stands, so many minutes after its start. */

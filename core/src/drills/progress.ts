@@ -11,7 +11,9 @@ import {
   type RepMeasure,
   type StartRep,
 } from './reps.ts';
+import type { Sport } from '../rules/index.ts';
 import { CUES, type Cue } from './reads.ts';
+import { judgeShows } from './show.ts';
 
 /** What one day says of somebody, with its doubt: eight times in ten between low and high. */
 interface DayPoint {
@@ -37,7 +39,7 @@ interface Change {
 
 /** One thing that is measured, day by day. Measures are never mixed. */
 export interface Progress {
-  what: 'start' | 'read' | 'leave' | 'bunt';
+  what: 'start' | 'read' | 'leave' | 'squeeze' | 'bunt';
   sense?: StartRep['sense'];
   measure?: RepMeasure;
   cue?: Cue;
@@ -113,11 +115,13 @@ function byDay<T extends { takenAt: string }>(
  * What of somebody's drills can be followed from day to day.
  * @param reps of one person
  * @param bunts of the same: in their order, fair or not
+ * @param sport of the team: a squeeze is timed by it
  * @param dayOf the day of an instant where the team is, sorting by time
  */
 export function progressOf(
   reps: readonly KeptRep[],
   bunts: readonly { takenAt: string; fair: boolean }[],
+  sport: Sport,
   dayOf: (instant: string) => string,
 ): Progress[] {
   const starts = repsOf(reps, 'start').filter(({ rep }) => rep.calls !== 'clapSeen');
@@ -179,6 +183,18 @@ export function progressOf(
           0,
         );
         return sharePoint(day, onTime, of.length);
+      }),
+    ),
+    ...series(
+      { what: 'squeeze', unit: 'share', good: 'higher' },
+      byDay(repsOf(reps, 'squeeze'), dayOf).map(([day, of]) => {
+        const judged = judgeShows(
+          sport,
+          of.map(({ rep }) => rep),
+        );
+        return judged && judged.count >= LEAST_SHARES
+          ? sharePoint(day, judged.show.good, judged.count)
+          : null;
       }),
     ),
     ...series(

@@ -107,6 +107,11 @@ function rangeOf(
 /** So much of an earlier read in practice comes to an earlier jump in a game. Judgement. */
 const PRACTICE_TO_GAME = 0.5;
 
+/** How much earlier a runner goes in a game who reads this much earlier in practice. Seconds. */
+export function jumpFromRead(earlierSeconds: number): number {
+  return PRACTICE_TO_GAME * earlierSeconds;
+}
+
 /** What an earlier read is worth: the jump, seconds (below 0: earlier), the chance to steal, runs a season. */
 export function readWorth({
   earlierSeconds,
@@ -121,7 +126,7 @@ export function readWorth({
   stakeRuns: number;
   attempts: number;
 }): { jumpSeconds: number; chance: number; runs: number } {
-  const jump = PRACTICE_TO_GAME * earlierSeconds;
+  const jump = jumpFromRead(earlierSeconds);
   const chance = (jump / TENTH) * perTenth;
   return { jumpSeconds: -jump, chance, runs: chance * stakeRuns * attempts };
 }

@@ -214,15 +214,30 @@ describe('progress', () => {
     );
 
   it('calls a change only where it is hardly luck', () => {
-    const [clear] = progressOf([...starts(day(1), 0.4), ...starts(day(3), 0.3)], [], dayOf);
+    const [clear] = progressOf(
+      [...starts(day(1), 0.4), ...starts(day(3), 0.3)],
+      [],
+      'baseball',
+      dayOf,
+    );
     expect(clear?.points.map(({ day: on }) => on)).toEqual([day(1), day(3)]);
     expect(clear?.change?.verdict).toBe('better');
     expect(clear?.change?.by).toBeCloseTo(-0.1, 2);
-    const [same] = progressOf([...starts(day(1), 0.31), ...starts(day(3), 0.3)], [], dayOf);
+    const [same] = progressOf(
+      [...starts(day(1), 0.31), ...starts(day(3), 0.3)],
+      [],
+      'baseball',
+      dayOf,
+    );
     expect(same?.change?.verdict).toBe('open');
-    const [worse] = progressOf([...starts(day(1), 0.3), ...starts(day(3), 0.4)], [], dayOf);
+    const [worse] = progressOf(
+      [...starts(day(1), 0.3), ...starts(day(3), 0.4)],
+      [],
+      'baseball',
+      dayOf,
+    );
     expect(worse?.change?.verdict).toBe('worse');
-    const [alone] = progressOf(starts(day(1), 0.3), [], dayOf);
+    const [alone] = progressOf(starts(day(1), 0.3), [], 'baseball', dayOf);
     expect(alone?.change).toBeNull();
   });
 
@@ -234,7 +249,7 @@ describe('progress', () => {
         Array.from({ length: 10 }, () =>
           kept(aStart({ tapSeconds: 0.3 + normalDraw(random, 0, 0.04) }), `${on}T10:00:00.000Z`),
         );
-      const [found] = progressOf([...one(day(1)), ...one(day(2))], [], dayOf);
+      const [found] = progressOf([...one(day(1)), ...one(day(2))], [], 'baseball', dayOf);
       if (found?.change?.verdict !== 'open') called += 1;
     }
     // One in ten each way.
@@ -260,16 +275,33 @@ describe('progress', () => {
       takenAt: `${day(2)}T09:00:00.000Z`,
       fair: nth < 7,
     }));
-    const found = progressOf(reps, bunts, dayOf);
+    const squeezes = Array.from({ length: 5 }, (_, nth) =>
+      kept(
+        {
+          drill: 'squeeze',
+          session: 's',
+          showSeconds: nth < 3 ? 0.14 : 0.4,
+          breakSeconds: null,
+          outcome: 'down',
+        },
+        `${day(1)}T12:00:00Z`,
+      ),
+    );
+    const found = progressOf([...reps, ...squeezes], bunts, 'baseball', dayOf);
     expect(found.map(({ what, measure }) => [what, measure])).toEqual([
       ['start', 'ownTap'],
       ['start', 'coachTap'],
       ['leave', undefined],
+      ['squeeze', undefined],
       ['bunt', undefined],
     ]);
     expect(found[0]?.points).toHaveLength(1);
     expect(found[2]?.points[0]?.value).toBeCloseTo(4.5 / 7, 9);
-    expect(found[3]?.points[0]?.low).toBeLessThan(0.68);
+    expect(found[3]?.points[0]?.value).toBeCloseTo(3.5 / 6, 9);
+    // The same shows are late in softball: the ball is there sooner.
+    const [, , , softball] = progressOf([...reps, ...squeezes], [], 'softball', dayOf);
+    expect(softball?.points[0]?.value).toBeCloseTo(0.5 / 6, 9);
+    expect(found[4]?.points[0]?.low).toBeLessThan(0.68);
     expect(repsOf(reps, 'leave')).toHaveLength(6);
   });
 });

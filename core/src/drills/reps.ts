@@ -15,7 +15,8 @@ import {
   type StartEstimate,
 } from './reaction.ts';
 import { judgeReads, type Cue, type ReadJudgement } from './reads.ts';
-import type { SendAnswer, SendLevelName } from './sendHold.ts';
+import type { SendAnswer, SendLevelName, TrailAnswer } from './sendHold.ts';
+import type { TappedSqueeze } from './show.ts';
 import {
   answerShown,
   readAfterMonths,
@@ -28,7 +29,7 @@ import {
 export const TECHNIQUES = ['own', 'crossover', 'dropStep', 'jab', 'hop'] as const;
 export type Technique = (typeof TECHNIQUES)[number];
 /** How a start of a drill may be timed. */
-export const REP_MEASURES = ['ownTap', 'coachTap'] as const;
+export const REP_MEASURES = ['ownTap', 'coachTap', 'gate'] as const;
 export type RepMeasure = (typeof REP_MEASURES)[number];
 export const WAYS = ['go', 'back'] as const;
 export const FEET_OF_BODY = ['left', 'right'] as const;
@@ -45,7 +46,7 @@ export interface StartRep {
   measure: RepMeasure;
   call: Call;
   sense: (typeof SENSES)[number];
-  /** From the call as it was asked of the device to the tap, seconds; null: nobody moved. */
+  /** From the call as it was asked of the device to the tap, or as a gate gave it, seconds; null: nobody moved. */
   tapSeconds: number | null;
   /** How late the device sounds or shows. */
   outputLateSeconds: number;
@@ -90,9 +91,21 @@ export interface SendRep {
   answer: SendAnswer;
   /** Which coach, where it is no player. */
   coach: AccountId | null;
+  /** A runner on first too; absent: nobody. */
+  onFirst?: true;
+  /** What the runner from first was told, where there was one and they were told in time. */
+  trail?: TrailAnswer;
+  /** The chance as it was guessed before it was shown, 0..1. */
+  guess?: number;
 }
 
-export type Rep = StartRep | ReadRep | LeaveRep | LandingRep | SendRep;
+/** A squeeze: when the batter showed and the runner broke, by the front foot. */
+export interface SqueezeRepTapped extends TappedSqueeze {
+  drill: 'squeeze';
+  session: string;
+}
+
+export type Rep = StartRep | ReadRep | LeaveRep | LandingRep | SendRep | SqueezeRepTapped;
 
 /** A rep of somebody, and when. */
 export interface KeptRep<R extends Rep = Rep> {

@@ -5,6 +5,9 @@ import {
   deciderOf,
   drawSituation,
   edgesWanted,
+  bestForTrail,
+  isLetThrough,
+  judgeGuesses,
   judgeSend,
   leanOf,
   lostBy,
@@ -172,5 +175,47 @@ describe('send or hold', () => {
     // However the play ends, the score is of the decision.
     expect(sendScore([{ ...judged, answer: 'send' }])).toBe(0);
     expect(sendScore([{ ...judged, answer: 'hold' }])).toBe(100);
+  });
+
+  it('counts the runner on first: holding keeps three on base', () => {
+    const plays = Array.from({ length: 60 }, (_, seed) => drawSituation('hs', seed));
+    let judged = 0;
+    for (const play of plays.filter(({ outs }) => outs < 2)) {
+      const [alone, both] = [judgeSend(play, value), judgeSend(play, value, true)];
+      if (!alone || !both) continue;
+      judged += 1;
+      // The last stop is the runner's own: nobody behind changes it.
+      expect(both.stopSeconds).toBe(alone.stopSeconds);
+      expect(both.hold).toBeGreaterThan(alone.hold);
+      expect(both.needed).toBeGreaterThan(0);
+      expect(both.needed).toBeLessThan(1);
+    }
+    expect(judged).toBeGreaterThan(10);
+  });
+
+  it('frees third for the runner from first only behind a throw that goes through', () => {
+    expect(bestForTrail(true, true)).toBe('third');
+    expect(bestForTrail(true, false)).toBe('second');
+    expect(bestForTrail(false, true)).toBe('second');
+    const through = Array.from({ length: 2000 }, (_, seed) => isLetThrough(seed, { cut: 0.3 }));
+    expect(through.filter(Boolean).length / 2000).toBeCloseTo(0.7, 1);
+    expect(isLetThrough(7, { cut: 0.3 })).toBe(isLetThrough(7, { cut: 0.3 }));
+    expect(isLetThrough(7, { cut: 1 })).toBe(false);
+  });
+
+  it('tells a hopeful guesser from one who is only off', () => {
+    expect(judgeGuesses([])).toBeNull();
+    const hopeful = judgeGuesses([
+      { guess: 0.9, safe: 0.7 },
+      { guess: 0.6, safe: 0.5 },
+    ]);
+    near(hopeful?.bias ?? 0, 0.15, 1e-9);
+    near(hopeful?.off ?? 0, Math.sqrt((0.04 + 0.01) / 2), 1e-9);
+    const off = judgeGuesses([
+      { guess: 0.9, safe: 0.7 },
+      { guess: 0.5, safe: 0.7 },
+    ]);
+    near(off?.bias ?? 1, 0, 1e-9);
+    near(off?.off ?? 0, 0.2, 1e-9);
   });
 });

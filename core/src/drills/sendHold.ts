@@ -9,7 +9,7 @@ import {
   type OutfieldPlay,
   type TurningRunner,
 } from '../bases/index.ts';
-import type { Value } from '../innings/index.ts';
+import type { Bases, Value } from '../innings/index.ts';
 import { EIGHT_IN_TEN, makeRandom, normalCdf, normalDraw, type Random } from '../maths/index.ts';
 import { ONE_BOUNCE_REACH, reachFeet, SPEED_PER_MPH } from '../race/index.ts';
 import type { Sport } from '../rules/index.ts';
@@ -124,6 +124,8 @@ const USUAL_MOMENTUM = 0.3;
 const READ_SECONDS = 0.2;
 /** What letting the throw through costs the defense, runs. */
 const CUT_COST = 0.12;
+/** Who is on base, as the values count them. */
+const [FIRST, FIRST_SECOND, FIRST_THIRD, LOADED] = [1, 3, 5, 7] as const;
 /** A bobble is seen when it is so long before the last word. */
 const SEEN_SECONDS = 0.1;
 
@@ -189,6 +191,8 @@ export interface SendJudgement {
   best: 'send' | 'hold';
   /** What the worse of the two costs. */
   stake: number;
+  /** How often the throw home is cut. */
+  cut: number;
 }
 
 /** What was answered; none: not before the last stop point. */
@@ -198,8 +202,13 @@ export type SendAnswer = 'send' | 'hold' | 'none';
  * What is right on a play, as known at the last stop point; null where the play is not used: the throw home is beyond
  * reach, or nobody can be stopped.
  * @param value runs, or the game's own chance to win
+ * @param onFirst a runner on first too, who stops at second or moves up behind the throw: ours, no agreed figures
  */
-export function judgeSend(situation: SendSituation, value: Value): SendJudgement | null {
+export function judgeSend(
+  situation: SendSituation,
+  value: Value,
+  onFirst = false,
+): SendJudgement | null {
   const level: SendLevel = SEND_LEVELS[situation.level];
   const { field, outs } = situation;
   const usual = figuresAt(BASES_FIGURES, level.sport === 'softball' ? 'fpCollege' : 'college', {});
@@ -243,12 +252,26 @@ export function judgeSend(situation: SendSituation, value: Value): SendJudgement
   if (!stop) return null;
   const bobbleSeen = stop.seconds >= met.seconds + SEEN_SECONDS;
   const seen = bobbleSeen ? { ...play, bobble: situation.bobbled ? 1 : 0 } : play;
-  const worth = (bases: number, made: number, runs: number): number =>
+  const worth = (bases: Bases, made: number, runs: number): number =>
     value(made >= 3 ? 0 : bases, made, runs, 1);
-  const [safeWorth, hold, out] = [worth(1, outs, 1), worth(5, outs, 0), worth(1, outs + 1, 0)];
+  /** Both ends of the play by the bases that are taken then. */
+  const ends = (bases: Bases): [safe: number, out: number] => [
+    worth(bases, outs, 1),
+    worth(bases, outs + 1, 0),
+  ];
   const seconds = controlledSeconds(runner, stop.feet, level.baseFeet, figures);
-  const stakes = { out: safeWorth - out, trail: CUT_COST };
-  const { safe } = sendRace(seconds, seen, stakes, figures);
+  const [stays, moves] = onFirst ? [ends(FIRST_SECOND), ends(FIRST_THIRD)] : [ends(FIRST), null];
+  const trail = moves ? Math.max(0, moves[0] - stays[0]) : CUT_COST;
+  const { safe, cut, trailUp } = sendRace(
+    seconds,
+    seen,
+    { out: stays[0] - stays[1], trail },
+    figures,
+  );
+  const [safeWorth, out] = stays.map((each, end) =>
+    moves ? each + trailUp * ((moves[end] ?? 0) - each) : each,
+  ) as [number, number];
+  const hold = worth(onFirst ? LOADED : FIRST_THIRD, outs, 0);
   const needed = (hold - out) / (safeWorth - out);
   const send = safe * safeWorth + (1 - safe) * out;
   return {
@@ -264,6 +287,39 @@ export function judgeSend(situation: SendSituation, value: Value): SendJudgement
     hold,
     best: send > hold ? 'send' : 'hold',
     stake: Math.abs(send - hold),
+    cut,
+  };
+}
+
+/** What the runner from first does behind the throw. */
+export const TRAIL_ANSWERS = ['third', 'second'] as const;
+export type TrailAnswer = (typeof TRAIL_ANSWERS)[number];
+
+/** Whether the cutoff man lets the throw of a play go; the same from the same seed. */
+export function isLetThrough(seed: number, { cut }: Pick<SendJudgement, 'cut'>): boolean {
+  return makeRandom(seed ^ 0x7a11)() >= cut;
+}
+
+/**
+ * What is right for the runner from first: third is only free when the lead runner was sent, and only safe behind a
+ * throw that was let through.
+ */
+export function bestForTrail(leadSent: boolean, letThrough: boolean): TrailAnswer {
+  return leadSent && letThrough ? 'third' : 'second';
+}
+
+/** How guesses of the chance lie: above 0 too hopeful. Null without any. */
+export function judgeGuesses(
+  guesses: readonly { guess: number; safe: number }[],
+): { count: number; bias: number; off: number } | null {
+  if (guesses.length === 0) return null;
+  const errors = guesses.map(({ guess, safe }) => guess - safe);
+  const mean = (of: (error: number) => number): number =>
+    errors.reduce((sum, error) => sum + of(error), 0) / errors.length;
+  return {
+    count: guesses.length,
+    bias: mean((error) => error),
+    off: Math.sqrt(mean((error) => error ** 2)),
   };
 }
 
@@ -289,8 +345,9 @@ const STANDS_OUT = 0.02;
 export function deciderOf(
   situation: SendSituation,
   value: Value,
+  onFirst = false,
 ): { decider: Decider; change: number } | null {
-  const judged = judgeSend(situation, value);
+  const judged = judgeSend(situation, value, onFirst);
   if (!judged) return null;
   const level: SendLevel = SEND_LEVELS[situation.level];
   const usual: [Decider, Partial<SendSituation>][] = [
@@ -308,7 +365,7 @@ export function deciderOf(
   ];
   let most: { decider: Decider; change: number } | null = null;
   for (const [decider, change] of usual) {
-    const other = judgeSend({ ...situation, ...change }, value);
+    const other = judgeSend({ ...situation, ...change }, value, onFirst);
     if (!other) continue;
     const moved = judged.safe - other.safe;
     if (Math.abs(moved) < STANDS_OUT) continue;
@@ -411,13 +468,14 @@ export function sendSession(
   seed: number,
   count: number,
   value: Value,
+  onFirst = false,
 ): number[] {
   return edgesWanted(seed, count).flatMap((wanted, nth) => {
     const usable = Array.from(
       { length: SEND_DRAWING.candidates },
       (_, k) => seed + 1000 * (nth + 1) + k,
     ).flatMap((own) => {
-      const judged = judgeSend(drawSituation(level, own), value);
+      const judged = judgeSend(drawSituation(level, own), value, onFirst);
       return judged ? [{ seed: own, edge: judged.edge }] : [];
     });
     const at = nearestEdge(

@@ -97,20 +97,82 @@ export interface SqueezeSeries {
   lost: number;
 }
 
+function countsIn(
+  seconds: readonly number[],
+  window: readonly [number, number],
+): Record<InTime, number> {
+  const count = { early: 0, good: 0, late: 0 };
+  for (const each of seconds) count[inTime(each, window)] += 1;
+  return count;
+}
+
 /** @param reps at least one */
 export function judgeSqueezes(sport: Sport, reps: readonly SqueezeRep[]): SqueezeSeries {
-  const counts = (of: (rep: SqueezeRep) => InTime): Record<InTime, number> => {
-    const count = { early: 0, good: 0, late: 0 };
-    for (const rep of reps) count[of(rep)] += 1;
-    return count;
-  };
   const windows = WINDOWS[sport];
   const scores = reps.map((rep) => squeezeScore(sport, rep.breakSeconds, rep.showSeconds));
   const score = scores.reduce((sum, each) => sum + each, 0) / reps.length;
   return {
-    show: counts(({ showSeconds }) => inTime(showSeconds, windows.show)),
-    break: counts(({ breakSeconds }) => inTime(breakSeconds, windows.break)),
+    show: countsIn(
+      reps.map(({ showSeconds }) => showSeconds),
+      windows.show,
+    ),
+    break: countsIn(
+      reps.map(({ breakSeconds }) => breakSeconds),
+      windows.break,
+    ),
     score,
     lost: Math.max(...SCORES[sport].score.flat()) - score,
   };
+}
+
+/** What became of the bunt of a squeeze: fair and on the ground, or not. */
+export const SQUEEZE_OUTCOMES = ['down', 'foul', 'popped', 'missed'] as const;
+export type SqueezeOutcome = (typeof SQUEEZE_OUTCOMES)[number];
+
+/** A squeeze as it was tapped. Seconds after the foot lands; no break: nobody ran. */
+export interface TappedSqueeze {
+  showSeconds: number;
+  breakSeconds: number | null;
+  outcome: SqueezeOutcome;
+}
+
+/** What a batter's squeezes were, run or not. */
+export interface Squeezes {
+  count: number;
+  show: Record<InTime, number>;
+  /** So near the edge of the window that a thumb cannot tell. */
+  doubtful: number;
+  meanShowSeconds: number;
+  /** Shown in time and put down, and the runner in time where one ran. */
+  done: number;
+  /** Those with a runner; null without any. */
+  run: SqueezeSeries | null;
+}
+
+/** What somebody's squeezes were; null without any. */
+export function judgeShows(sport: Sport, tapped: readonly TappedSqueeze[]): Squeezes | null {
+  if (tapped.length === 0) return null;
+  const windows = WINDOWS[sport];
+  const shows = tapped.map(({ showSeconds }) => showSeconds);
+  const run = tapped.flatMap(({ showSeconds, breakSeconds }) =>
+    breakSeconds === null ? [] : [{ showSeconds, breakSeconds }],
+  );
+  return {
+    count: tapped.length,
+    show: countsIn(shows, windows.show),
+    doubtful: shows.filter((each) => judgeShow(sport, each).doubtful).length,
+    meanShowSeconds: shows.reduce((sum, each) => sum + each, 0) / shows.length,
+    done: tapped.filter(
+      ({ showSeconds, breakSeconds, outcome }) =>
+        outcome === 'down' &&
+        inTime(showSeconds, windows.show) === 'good' &&
+        (breakSeconds === null || inTime(breakSeconds, windows.break) === 'good'),
+    ).length,
+    run: run.length === 0 ? null : judgeSqueezes(sport, run),
+  };
+}
+
+/** Whether a break was in time. Seconds after the foot lands. */
+export function judgeBreak(sport: Sport, breakSeconds: number): InTime {
+  return inTime(breakSeconds, WINDOWS[sport].break);
 }

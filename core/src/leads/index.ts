@@ -4,11 +4,20 @@ export {
   MODE_EFFECTS,
   returnSeconds,
   tagsAtBase,
+  type OwnReturn,
   type Corner,
   type LeadMode,
   type Stance,
 } from './back.ts';
-export { CUES, daylight, longestDaylightLead, type Cue } from './daylight.ts';
+export {
+  CUES,
+  daylight,
+  HIPS,
+  HIPS_FEET,
+  longestDaylightLead,
+  type Cue,
+  type Hips,
+} from './daylight.ts';
 export {
   chancePicked,
   coverOfSecond,
@@ -34,6 +43,14 @@ export {
   type KnownReturn,
   type TestDive,
 } from './own.ts';
-export { bestLead, THROWS_OVER, tradeOff, type BestLead, type ThrowsOver } from './tradeOff.ts';
+export {
+  bestLead,
+  leadWorth,
+  THROWS_OVER,
+  tradeOff,
+  type BestLead,
+  type Stakes,
+  type ThrowsOver,
+} from './tradeOff.ts';
 export { judgeLeaving } from './leave.ts';
 export { fromSecond, hipsOf, picksAtSecond, type OffSecond, type SecondPick } from './second.ts';

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import daylightVectors from '../../vectors/race/daylight.json';
-import { SLIDE_STEP_SAVES_SECONDS } from '../sprint/index.ts';
 import constants from '../../vectors/race/levels.json';
 import safeLead from '../../vectors/race/safe-lead.json';
 import secondaryVectors from '../../vectors/race/secondary.json';
@@ -180,7 +179,7 @@ describe('the agreed constants of leads', () => {
         speedAtLanding: v,
       });
     }
-    expect(-SLIDE_STEP_SAVES_SECONDS).toBe(constants.SLIDE_STEP);
+    expect(-LEVELS.hs.slideStepSavesSeconds).toBe(constants.SLIDE_STEP);
   });
 });
 

@@ -53,6 +53,19 @@ export interface BestLead {
 }
 
 /**
+ * What a lead is worth while they throw over or pitch, again and again. In the unit of the stakes.
+ * @param going what going on a pitch is worth, 0 where it does not pay @param away how often a throw over runs away
+ * @param often how often they throw over, below 1
+ */
+export function leadWorth(
+  { picked, going, away, often }: { picked: number; going: number; away: number; often: number },
+  { gain, cost }: Stakes,
+): number {
+  const thrown = often * (away * gain - picked * cost);
+  return (thrown + (1 - often) * going) / (1 - often * (1 - picked - away));
+}
+
+/**
  * The lead that is worth most when he goes on the next pitch if that pays: the pitcher throws over or
  * pitches, again and again; picked off costs an out, a throw away wins the base.
  * @param throwsOver how often he throws over at first, 0..1; it has to rise with the lead, or leads get absurd
@@ -76,9 +89,7 @@ export function bestLead(
       MOST_OFTEN,
       throwsOver + MORE_BY_FOOT * Math.max(0, leadFeet - PROVOKING_FEET),
     );
-    const thrown = often * (away * gain - picked * cost);
-    const worth = (thrown + (1 - often) * going) / (1 - often * (1 - picked - away));
-    return { worth, going };
+    return { worth: leadWorth({ picked, going, away, often }, { gain, cost }), going };
   };
   const count = Math.round((longest - shortest) / GRID_FEET);
   const all = Array.from({ length: count + 1 }, (_, step) => {

@@ -29,6 +29,7 @@ const DAY_MS = 86_400_000;
 const STARTS = 16;
 const READS = 30;
 const LEAVES = 10;
+const SQUEEZES = 8;
 
 /** Drills of two practices, and the next one planned; a source of its own, so that nothing else depends on them. */
 export function demoReps(order: readonly Person[], sport: Sport, today: Date): RepRecord[] {
@@ -53,13 +54,24 @@ export function demoReps(order: readonly Person[], sport: Sport, today: Date): R
       }
     }
   }
+  // One bunter shows too soon; the other waits for the foot.
+  for (const [place, show] of [-0.06, 0.06].entries()) {
+    const person = order[place + 1];
+    const session = makeUuid(random);
+    for (let nth = 0; person && nth < SQUEEZES; nth += 1) {
+      const rep = squeezeOf(random, session, show, nth, sport);
+      rows.push(rowOf(random, person.id, rep, today.getTime() - 2 * DAY_MS + nth * 25_000));
+    }
+  }
   // Two who coach a base when they do not run: one sends too much.
   const level: SendLevelName = sport === 'softball' ? 'fpHs' : 'hs';
   for (const person of order.slice(4, 6)) {
     const session = makeUuid(random);
     for (let nth = 0; nth < 12; nth += 1) {
       const answer = random() < 0.75 ? 'send' : 'hold';
-      const rep: Rep = { drill: 'send', session, level, seed: nth + 1, answer, coach: null };
+      const guess = Math.round(3 + random() * 6) / 10;
+      const own = { drill: 'send', session, level, seed: nth + 1, answer, coach: null } as const;
+      const rep: Rep = nth % 2 === 0 ? { ...own, guess } : own;
       rows.push(rowOf(random, person.id, rep, today.getTime() - 2 * DAY_MS + nth * 20_000));
     }
   }
@@ -114,6 +126,18 @@ function leavesOf(random: Random, session: string, late: number): Rep[] {
   return Array.from({ length: LEAVES }, (): Rep => {
     return { drill: 'leave', session, seconds: milli(normalDraw(random, late, 0.06)) };
   });
+}
+
+function squeezeOf(random: Random, session: string, show: number, nth: number, sport: Sport): Rep {
+  // Nobody in softball leaves before the release.
+  const breaks = sport === 'softball' ? 0.13 : -0.06;
+  return {
+    drill: 'squeeze',
+    session,
+    showSeconds: milli(normalDraw(random, show, 0.05)),
+    breakSeconds: nth % 2 === 0 ? milli(normalDraw(random, breaks, 0.06)) : null,
+    outcome: random() < 0.7 ? 'down' : 'foul',
+  };
 }
 
 /** Late in the afternoon of a day, where the demo is. */

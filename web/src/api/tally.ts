@@ -94,7 +94,9 @@ export function defineTally<Row extends TallyRow>({
         send(own, null);
       },
       undo: (row) => {
-        send(row, row.id);
+        // Its number is the server's, which gives the undoing one of its own.
+        const { seq: _seq, ...own } = row as Kept;
+        send(own as unknown as OwnOf<Row>, row.id);
       },
       refresh: async () => {
         await asked.refetch();

@@ -1,4 +1,5 @@
 import { randomInt } from 'node:crypto';
+import { playersReplayContract } from '@bradyon/contract/review';
 import {
   drillAnswersContract,
   drillAskedContract,
@@ -26,6 +27,7 @@ import { misfits } from '../../http/problem.ts';
 import { signedIn } from '../../http/session.ts';
 import { makeVault, type Vault } from './seal.ts';
 import { drillReps } from '../drills/index.ts';
+import { selectReplay } from '../games/index.ts';
 import * as signs from './signs.sql.ts';
 
 const NO_BOOK: Kept<SignBook> = { ...EMPTY_BOOK, version: 0 };
@@ -164,6 +166,12 @@ export function drillRoutes({ pool, reply, config }: Deps): Router {
       return { ...title, plays, items };
     });
     reply(res, drillContract, drill);
+  });
+
+  router.post('/replay', async (req, res) => {
+    const { code } = bodyOf(req, drillAskedContract);
+    const replay = await asPlayer(req, code, (tx) => selectReplay(tx));
+    reply(res, playersReplayContract, { replay });
   });
 
   router.post('/answers', async (req, res) => {

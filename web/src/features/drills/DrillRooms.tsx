@@ -7,6 +7,7 @@ import { PracticesPage } from './PracticesPage.tsx';
 import { ProgressPage } from './ProgressPage.tsx';
 import { ReadsPage } from './ReadsPage.tsx';
 import { SendsPage } from './SendsPage.tsx';
+import { SqueezePage } from './SqueezePage.tsx';
 import { StartsPage } from './StartsPage.tsx';
 
 /** The rooms of Drills: they come together, and the first load does not know them one by one. */
@@ -17,6 +18,7 @@ export function DrillRooms() {
       <Route path="starts" element={<StartsPage />} />
       <Route path="reads" element={<ReadsPage />} />
       <Route path="leaves" element={<LeavesPage />} />
+      <Route path="squeeze" element={<SqueezePage />} />
       <Route path="sends" element={<SendsPage />} />
       <Route path="progress" element={<ProgressPage />} />
       <Route path=":practiceId" element={<PracticePage />} />

@@ -7,6 +7,7 @@ const PAGES = [
   { to: 'drills/starts', text: 'Starts' },
   { to: 'drills/reads', text: 'Reads' },
   { to: 'drills/leaves', text: 'Leaves' },
+  { to: 'drills/squeeze', text: 'Squeeze' },
   { to: 'drills/sends', text: 'Sends' },
   { to: 'drills/progress', text: 'Progress' },
 ];

@@ -11,7 +11,6 @@ import {
 import { timesFromRelease } from '@bradyon/core/rules';
 import type { PersonId } from '@bradyon/core/units';
 import { useEffect, useRef, useState } from 'react';
-import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
 import { newId } from '../../api/index.ts';
 import {
@@ -30,6 +29,7 @@ import { personLabel } from '../people/index.ts';
 import { useTimes } from '../timing/index.ts';
 import { DrillPage, type DrillsInView } from './DrillPage.tsx';
 import { PITCHER_AT, PITCHER_SIZE } from './moves.ts';
+import { UndoLast } from './UndoLast.tsx';
 import { useAwake } from './useAwake.ts';
 
 /** The foot leaves as the ball does; a secondary lead lands as the ball is over the plate. */
@@ -88,7 +88,7 @@ function Leaves({ view: { team, players, reps } }: { view: DrillsInView }) {
             }}
           />
         )}
-        <UndoLast view={{ team, players, reps }} personId={person.id} drill={what} />
+        <UndoLast reps={reps} personId={person.id} drill={what} />
         {what === 'leave' && (
           <p className="quiet">
             With a live pitcher,{' '}
@@ -105,29 +105,6 @@ function Leaves({ view: { team, players, reps } }: { view: DrillsInView }) {
         )}
       </section>
     </div>
-  );
-}
-
-function UndoLast({
-  view: { reps },
-  personId,
-  drill,
-}: {
-  view: DrillsInView;
-  personId: PersonId;
-  drill: 'leave' | 'landing';
-}) {
-  const last = reps.rows.findLast((row) => row.personId === personId && row.rep.drill === drill);
-  if (!last) return null;
-  return (
-    <Button
-      variant="outline-primary"
-      onClick={() => {
-        reps.undo(last);
-      }}
-    >
-      Undo the last one
-    </Button>
   );
 }
 

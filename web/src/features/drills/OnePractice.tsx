@@ -1,12 +1,9 @@
-import type { PracticeRecord } from '@bradyon/contract/drills';
-import type { Kept } from '@bradyon/contract/kept';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { Empty, Failure, Loading } from '../../ui/index.ts';
 import { DrillPage, type DrillsInView } from './DrillPage.tsx';
+import type { KeptPractice } from './practiceChange.ts';
 import { usePractices } from './usePractices.ts';
-
-export type KeptPractice = Kept<PracticeRecord>;
 
 /** A practice, however it is looked at: it is there, or it says where it went. */
 export function OnePractice({

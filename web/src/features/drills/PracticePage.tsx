@@ -1,17 +1,17 @@
 import type { PracticeRecord } from '@bradyon/contract/drills';
-import { ageAt, capsAt, clashesOf, practiceMinutes, sprintsIn } from '@bradyon/core/drills';
-import type { Person } from '@bradyon/core/people';
-import type { PersonId } from '@bradyon/core/units';
+import { clashesOf, practiceMinutes } from '@bradyon/core/drills';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link, useNavigate } from 'react-router';
 import { localMinute, Stepper } from '../../ui/index.ts';
 import { download, makeTable } from '../files/index.ts';
-import { personLabel } from '../people/index.ts';
 import { calendarOf } from './calendar.ts';
 import { Draft } from './Draft.tsx';
 import type { DrillsInView } from './DrillPage.tsx';
-import { OnePractice, type KeptPractice } from './OnePractice.tsx';
+import { OnePractice } from './OnePractice.tsx';
+import type { KeptPractice } from './practiceChange.ts';
+import { PracticeCare } from './PracticeCare.tsx';
+import { PracticeGroups } from './PracticeGroups.tsx';
 import { Stations } from './PracticeStations.tsx';
 import { Timetable } from './PracticeTable.tsx';
 import { groupName, partRows, timetableRows } from './timetable.ts';
@@ -100,12 +100,13 @@ function Plan({
           <Timetable practice={practice} />
           <h2>Minutes</h2>
           <Minutes practice={practice} change={change} />
+          <PracticeCare practice={practice} team={team} players={players} change={change} />
         </section>
         <section className="card-box">
           <h2>Stations, in order</h2>
           <Stations practice={practice} change={change} />
           <h2>Groups</h2>
-          <Groups practice={practice} players={players} change={change} />
+          <PracticeGroups practice={practice} players={players} change={change} />
           <Draft
             id="practice-notes"
             label="Notes, and what to bring"
@@ -116,7 +117,6 @@ function Plan({
               change({ notes });
             }}
           />
-          <Limits practice={practice} sprints={capsAt(ageAt(team.level)).sprints} />
         </section>
       </div>
     </>
@@ -235,63 +235,5 @@ function Minutes({ practice, change }: { practice: KeptPractice; change: Change 
         }}
       />
     </div>
-  );
-}
-
-/** Who is in which group; moved by a choice. */
-function Groups({
-  practice: { groups },
-  players,
-  change,
-}: {
-  practice: KeptPractice;
-  players: readonly Person[];
-  change: Change;
-}) {
-  const NOBODY = '';
-  const groupOf = (id: PersonId): string => {
-    const at = groups.findIndex((group) => group.includes(id));
-    return at < 0 ? NOBODY : String(at);
-  };
-  const move = (id: PersonId, to: string): void => {
-    change({
-      groups: groups.map((group, at) => {
-        const rest = group.filter((each) => each !== id);
-        return String(at) === to ? [...rest, id] : rest;
-      }),
-    });
-  };
-  return (
-    <div className="practice-groups">
-      {players.map((person) => (
-        <label key={person.id}>
-          <span>{personLabel(person)}</span>
-          <Form.Select
-            value={groupOf(person.id)}
-            onChange={({ target }) => {
-              move(person.id, target.value);
-            }}
-          >
-            {groups.map((_, at) => (
-              <option key={groupName(at)} value={String(at)}>
-                {groupName(at)}
-              </option>
-            ))}
-            <option value={NOBODY}>Not there</option>
-          </Form.Select>
-        </label>
-      ))}
-    </div>
-  );
-}
-
-/** What a day may ask of a player, against what this one does. */
-function Limits({ practice, sprints }: { practice: KeptPractice; sprints: number }) {
-  const most = Math.max(0, ...practice.groups.map((_, group) => sprintsIn(practice, group)));
-  return (
-    <p className={most > sprints ? 'drills-problem' : 'quiet'}>
-      {Math.ceil(most)} full sprints each, {sprints} at most a day at this age. Lower limits of a
-      trainer or parent win.
-    </p>
   );
 }

@@ -1,4 +1,4 @@
-import { lineUp, isStation, type Practice } from '@bradyon/core/drills';
+import { lineUp, ageAt, isStation, limitsOf, type Practice } from '@bradyon/core/drills';
 import { longDate, Sheet } from '../../ui/index.ts';
 import { personLabel } from '../people/index.ts';
 import type { DrillsInView } from './DrillPage.tsx';
@@ -35,7 +35,7 @@ export function PracticeSheetPage() {
 
 /** Each group in the order in which it goes at its first station; who goes twice has a mark. */
 function GroupLists({ practice, view }: { practice: Practice; view: DrillsInView }) {
-  const needs = useNeeds(view);
+  const needs = useNeeds(view, limitsOf(practice, ageAt(view.team.level)).sprints);
   const byId = new Map(view.players.map((person) => [person.id, person]));
   return (
     <div className="practice-lists">

@@ -6,7 +6,7 @@ import Form from 'react-bootstrap/Form';
 import { newId } from '../../api/index.ts';
 import { Sortable, SortableRow } from '../../ui/sortable/index.ts';
 import { Draft } from './Draft.tsx';
-import type { KeptPractice } from './OnePractice.tsx';
+import type { KeptPractice } from './practiceChange.ts';
 import { stationName } from './timetable.ts';
 import { STATION_TEXT } from './words.ts';
 

@@ -3,10 +3,12 @@ import type { Kept } from '@bradyon/contract/kept';
 import {
   ageAt,
   capsAt,
+  limitsOf,
   makeGroups,
   practiceMinutes,
   STATION_NAMES,
   type Practice,
+  type PracticeLimits,
   type StationName,
 } from '@bradyon/core/drills';
 import type { PersonId, PracticeId } from '@bradyon/core/units';
@@ -47,7 +49,7 @@ function Practices({ view }: { view: DrillsInView }) {
     <div className="drills-two">
       <section className="card-box drills-set">
         <h2>Plan a practice</h2>
-        <PlanForm view={view} save={save} />
+        <PlanForm view={view} limits={practices[0]?.limits ?? null} save={save} />
       </section>
       <section className="card-box">
         {practices.length === 0 ? (
@@ -104,13 +106,19 @@ function nextHour(): string {
 
 function PlanForm({
   view: { team, players, reps },
+  limits: ownLimits,
   save,
 }: {
   view: DrillsInView;
+  /** Those of the last practice: a team sets them once. */
+  limits: PracticeLimits | null;
   save: (practice: PracticeRecord) => void;
 }) {
   const navigate = useNavigate();
-  const needs = useNeeds({ team, players, reps });
+  const age = ageAt(team.level);
+  const { warmUpMinutes } = capsAt(age);
+  const limits = limitsOf({ limits: ownLimits }, age);
+  const needs = useNeeds({ team, players, reps }, limits.sprints);
   const [startsAt, setStartsAt] = useState(nextHour);
   const [minutes, setMinutes] = useState(90);
   const [coaches, setCoaches] = useState(2);
@@ -118,7 +126,6 @@ function PlanForm({
   const [there, setThere] = useState<PersonId[]>(() => players.map(({ id }) => id));
   const [without, setWithout] = useState<StationName[]>([]);
   const [problem, setProblem] = useState('');
-  const caps = capsAt(ageAt(team.level));
   const plan = useMutation({
     mutationFn: async () => {
       const present = players.filter(({ id }) => there.includes(id));
@@ -129,7 +136,7 @@ function PlanForm({
       const { found } = await inDrillWorker((heavy) =>
         heavy.plan({
           minutes,
-          warmUpMinutes: caps.warmUpMinutes,
+          warmUpMinutes,
           closeMinutes: CLOSE,
           changeMinutes: CHANGE,
           water: WATER,
@@ -138,8 +145,8 @@ function PlanForm({
           groups: dealt,
           players: asked,
           arms: {
-            pitcher: { arms: arms('P'), throwsEach: caps.throws.pitcher },
-            catcher: { arms: arms('C'), throwsEach: caps.throws.catcher },
+            pitcher: { arms: arms('P'), throwsEach: limits.pitcherThrows },
+            catcher: { arms: arms('C'), throwsEach: limits.catcherThrows },
           },
           stations: STATION_NAMES.filter((name) => !without.includes(name)),
         }),
@@ -155,7 +162,7 @@ function PlanForm({
       const practice: Practice = {
         name: 'Practice',
         startsAt: new Date(startsAt).toISOString(),
-        warmUpMinutes: caps.warmUpMinutes,
+        warmUpMinutes,
         closeMinutes: CLOSE,
         changeMinutes: CHANGE,
         slotMinutes: found.slotMinutes,
@@ -165,6 +172,7 @@ function PlanForm({
         own: [],
         groups: dealt,
         notes: '',
+        ...(ownLimits && { limits: ownLimits }),
       };
       save({ id, ...practice });
       void navigate(id);

@@ -26,6 +26,7 @@ function Players({ view: { team, players, reps } }: { view: DrillsInView }) {
       bunters.practice
         .filter(({ personId, result }) => personId === person.id && result !== 'pulledBack')
         .map(({ takenAt, result }) => ({ takenAt, fair: result === 'fair' })),
+      team.ruleset.sport,
       dayOf,
     ),
   }));

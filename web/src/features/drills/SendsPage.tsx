@@ -1,15 +1,15 @@
-import { leanOf, sendScore, type SendAnswer, type SendLevelName } from '@bradyon/core/drills';
+import { bestForTrail, judgeGuesses, leanOf, sendScore, type SendRep } from '@bradyon/core/drills';
 import type { AccountId, PersonId } from '@bradyon/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { newId, session as signedIn } from '../../api/index.ts';
-import { Failure, Loading, PickOne } from '../../ui/index.ts';
+import { Choice, Failure, Loading, PickOne } from '../../ui/index.ts';
 import { personLabel } from '../people/index.ts';
 import { PlayerLink } from '../signs/index.ts';
 import { DrillPage, type DrillsInView } from './DrillPage.tsx';
 import { inDrillWorker } from './heavy.ts';
-import { OUTS_TEXT, SendRound, valuesAt } from './SendRound.tsx';
+import { OUTS_TEXT, SendRound, valuesAt, type RoundSetting } from './SendRound.tsx';
 
 /** Plays unfold, and the coach decides before the last stop. Judged by what could be seen, never by how it ended. */
 export function SendsPage() {
@@ -23,6 +23,7 @@ function Sends({ view }: { view: DrillsInView }) {
   const accountId = signedIn.getState().account?.id ?? null;
   const [who, setWho] = useState('');
   const [seed, setSeed] = useState<number | null>(null);
+  const [setting, setSetting] = useState<RoundSetting>({ onFirst: false, asksGuess: false });
   const [values] = useState(() => valuesAt(team.level));
   const person = players.find(({ id }) => id === who);
   const personId: PersonId | null = person?.id ?? null;
@@ -48,6 +49,30 @@ function Sends({ view }: { view: DrillsInView }) {
               Runner on second, a single. Send or hold before the runner is past the last stop. Ten
               plays.
             </p>
+            <div className="control-row">
+              <Choice
+                label="Runners"
+                value={setting.onFirst ? 'two' : 'one'}
+                options={[
+                  { value: 'one', text: 'Second' },
+                  { value: 'two', text: 'First and second' },
+                ]}
+                onChange={(value) => {
+                  setSetting({ ...setting, onFirst: value === 'two' });
+                }}
+              />
+              <Choice
+                label="Guess"
+                value={setting.asksGuess ? 'guess' : 'none'}
+                options={[
+                  { value: 'none', text: 'Decide only' },
+                  { value: 'guess', text: 'Guess the chance too' },
+                ]}
+                onChange={(value) => {
+                  setSetting({ ...setting, asksGuess: value === 'guess' });
+                }}
+              />
+            </div>
             <Button
               size="lg"
               onClick={() => {
@@ -62,6 +87,7 @@ function Sends({ view }: { view: DrillsInView }) {
             key={seed}
             level={team.level}
             seed={seed}
+            setting={setting}
             onAnswer={(answered) => {
               reps.add(personId, { drill: 'send', session: String(seed), ...answered, coach });
             }}
@@ -75,6 +101,7 @@ function Sends({ view }: { view: DrillsInView }) {
       <section className="card-box">
         <h2>{person ? personLabel(person) : 'You'}</h2>
         <SendResult
+          key={who}
           answers={reps
             .of(personId, 'send')
             .flatMap(({ rep }) => (rep.coach === coach ? [rep] : []))
@@ -98,10 +125,14 @@ function SendResult({
   answers,
   values,
 }: {
-  answers: readonly { level: SendLevelName; seed: number; answer: SendAnswer }[];
+  answers: readonly SendRep[];
   values: ReturnType<typeof valuesAt>;
 }) {
-  const asked = answers.map(({ level, seed }) => ({ level, seed }));
+  const asked = answers.map(({ level, seed, onFirst }) => ({
+    level,
+    seed,
+    onFirst: onFirst === true,
+  }));
   const judged = useQuery({
     queryKey: ['send judged', asked],
     queryFn: () => inDrillWorker((heavy) => heavy.judged(asked, values)),
@@ -124,9 +155,17 @@ function SendResult({
   }
   if (!judged.data) return <Loading what="the answers" />;
   const all = judged.data.flatMap((each, at) => {
-    const answer = answers[at]?.answer;
-    return each && answer ? [{ ...each, answer }] : [];
+    const rep = answers[at];
+    // While the next ones are on their way, those before stand for the same answers only.
+    return each && rep?.seed === each.seed ? [{ ...each, rep, answer: rep.answer }] : [];
   });
+  const guesses = judgeGuesses(
+    all.flatMap(({ rep, safe }) => (rep.guess === undefined ? [] : [{ guess: rep.guess, safe }])),
+  );
+  const told = all.filter(({ rep, answer }) => rep.onFirst && answer === 'send');
+  const toldRight = told.filter(
+    ({ rep, letThrough }) => rep.trail === bestForTrail(true, letThrough),
+  );
   const lean = leanOf(all);
   const points = Math.round(Math.abs(lean.lean) * 100);
   return (
@@ -139,6 +178,12 @@ function SendResult({
         {(lean.words === 'tooBold' || lean.words === 'tooCareful') &&
           `: asks for ${String(points)} points ${lean.lean < 0 ? 'less' : 'more'} than the score does.`}
       </p>
+      {guesses && <p>{guessText(guesses)}</p>}
+      {told.length > 0 && (
+        <p>
+          Runner from first told right {toldRight.length} of {told.length} times.
+        </p>
+      )}
       <table className="reps-table">
         <thead>
           <tr>
@@ -164,4 +209,16 @@ function SendResult({
       </table>
     </>
   );
+}
+
+/** Nearer than a guess to the ten can be. */
+const GUESSED_WELL = 0.05;
+
+function guessText({ count, bias, off }: NonNullable<ReturnType<typeof judgeGuesses>>): string {
+  const points = (share: number): string => String(Math.round(Math.abs(share) * 100));
+  const lean =
+    Math.abs(bias) < GUESSED_WELL
+      ? 'neither high nor low'
+      : `${points(bias)} points too ${bias > 0 ? 'high' : 'low'}`;
+  return `Guesses of the chance: ${lean} on average, off by ${points(off)}. ${String(count)} so far.`;
 }

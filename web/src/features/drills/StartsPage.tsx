@@ -6,7 +6,6 @@ import {
   meanWait,
   paceOf,
   reactionOf,
-  REP_MEASURES,
   seenAgainstHeard,
   startVerdict,
   TECHNIQUES,
@@ -17,12 +16,15 @@ import {
   type Technique,
 } from '@bradyon/core/drills';
 import type { Person } from '@bradyon/core/people';
+import { typedSeconds } from '@bradyon/core/timing';
 import type { PersonId } from '@bradyon/core/units';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { newId } from '../../api/index.ts';
 import {
   Choice,
+  FormField,
   giveOrTake,
   hundredths,
   notify,
@@ -39,7 +41,7 @@ import { DrillPage, type DrillsInView } from './DrillPage.tsx';
 import { LinePicker } from './LinePicker.tsx';
 import { useAwake } from './useAwake.ts';
 import { useCaller, type Answer } from './useCaller.ts';
-import { CALLS_TEXT, MEASURE_TEXT, TECHNIQUE_TEXT } from './words.ts';
+import { CALLS_TEXT, MEASURE_IN_WORDS, MEASURE_TEXT, TECHNIQUE_TEXT } from './words.ts';
 
 const CARE = 'Warm up first. Flat ground, no bats or balls about. Pain means stop.';
 
@@ -62,6 +64,11 @@ interface Setting {
   against: Technique | null;
   each: number;
 }
+
+/** The coach's tap first: it is what most have. */
+const MEASURES = ['coachTap', 'ownTap', 'gate'] as const satisfies RepMeasure[];
+/** A gate sees who comes through, and not who goes back. */
+const hasBack = (calls: CallDrillName): boolean => CALL_DRILLS[calls].shares.back > 0;
 
 const USUAL: Setting = {
   calls: 'go',
@@ -130,6 +137,7 @@ function Starts({ view: { team, players, reps } }: { view: DrillsInView }) {
       reps: each * line.length,
       // Nobody sees it, so nobody can learn it.
       seed: Number.parseInt(id.slice(0, 8), 16),
+      byGate: measure === 'gate',
       restSeconds: pace.everySeconds - WORK_SECONDS - meanWait(calls),
     });
   };
@@ -145,7 +153,11 @@ function Starts({ view: { team, players, reps } }: { view: DrillsInView }) {
             .filter((name) => name !== 'pitcher')
             .map((value) => ({ value, text: CALLS_TEXT[value] }))}
           onChange={(value) => {
-            set({ calls: value as CallDrillName });
+            const next = value as CallDrillName;
+            set({
+              calls: next,
+              ...(measure === 'gate' && hasBack(next) && { measure: 'coachTap' as const }),
+            });
           }}
         />
         <div className="control-row">
@@ -164,13 +176,15 @@ function Starts({ view: { team, players, reps } }: { view: DrillsInView }) {
             />
           )}
           <Choice
-            label="Who taps"
+            label="Timed by"
             showLabel
             value={measure}
-            options={REP_MEASURES.toReversed().map((value) => ({
-              value,
-              text: MEASURE_TEXT[value],
-            }))}
+            options={MEASURES.filter((value) => value !== 'gate' || !hasBack(calls)).map(
+              (value) => ({
+                value,
+                text: MEASURE_TEXT[value],
+              }),
+            )}
             onChange={(value) => {
               set({ measure: value });
             }}
@@ -229,7 +243,7 @@ function Starts({ view: { team, players, reps } }: { view: DrillsInView }) {
           who={chosen}
           next={players.find(({ id }) => id === turnOf(line, running.nth + 1))}
           step={against === null ? null : TECHNIQUE_TEXT[stepOf(running.nth)]}
-          hasBack={CALL_DRILLS[calls].shares.back > 0}
+          hasBack={hasBack(calls)}
           last={
             chosen && running.phase !== 'set'
               ? (reps.of(chosen.id, 'start').at(-1)?.rep ?? null)
@@ -279,11 +293,11 @@ function verdictText(rep: StartRep): string {
 
 /** The whole screen while calls come: what is seen from twenty feet, and where thumbs tap without looking. */
 function Stage({
-  caller: { running, shown, tap, next: goOn, stop },
+  caller: { running, shown, tap, gate, next: goOn, stop },
   who,
   next,
   step,
-  hasBack,
+  hasBack: mayGoBack,
   last,
   onUndo,
 }: {
@@ -295,12 +309,13 @@ function Stage({
   last: StartRep | null;
   onUndo: () => void;
 }) {
+  const isTapped = running?.plan.byGate === false;
   useKeys({
     Space: (atMs) => {
-      tap(atMs, 'go');
+      if (isTapped) tap(atMs, 'go');
     },
     b: (atMs) => {
-      tap(atMs, 'back');
+      if (isTapped) tap(atMs, 'back');
     },
   });
   if (!running) return null;
@@ -345,29 +360,94 @@ function Stage({
           </>
         )}
       </div>
-      <div className="starts-taps">
-        {hasBack && (
+      {plan.byGate ? (
+        // Before the call there is nothing that a gate could show.
+        <GateEntry isOpen={isSet && shown.cue !== null} onGate={gate} />
+      ) : (
+        <div className="starts-taps">
+          {mayGoBack && (
+            <TapButton
+              className="starts-tap starts-tap-back"
+              disabled={!isSet}
+              onTap={(atMs) => {
+                tap(atMs, 'back');
+              }}
+            >
+              Went back
+            </TapButton>
+          )}
           <TapButton
-            className="starts-tap starts-tap-back"
+            className="starts-tap"
             disabled={!isSet}
             onTap={(atMs) => {
-              tap(atMs, 'back');
+              tap(atMs, 'go');
             }}
           >
-            Went back
+            {mayGoBack ? 'Went' : 'First move'}
           </TapButton>
-        )}
-        <TapButton
-          className="starts-tap"
-          disabled={!isSet}
-          onTap={(atMs) => {
-            tap(atMs, 'go');
-          }}
-        >
-          {hasBack ? 'Went' : 'First move'}
-        </TapButton>
-      </div>
+        </div>
+      )}
     </div>
+  );
+}
+
+/** As a beam ten feet away is crossed, and by nobody sooner or later. Seconds. */
+const GATE_SECONDS = { min: 0.1, max: 5 } as const;
+
+/** What the gate shows, typed in when it is read. */
+function GateEntry({
+  isOpen,
+  onGate,
+}: {
+  isOpen: boolean;
+  onGate: (seconds: number | null) => void;
+}) {
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState('');
+  return (
+    <Form
+      className="starts-gate"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        const typed = typedSeconds(text);
+        if (typed === null || typed < GATE_SECONDS.min || typed > GATE_SECONDS.max) {
+          setProblem('Enter the seconds on the gate, .1 to 5.');
+          return;
+        }
+        setText('');
+        setProblem('');
+        onGate(typed);
+      }}
+    >
+      <FormField label="Seconds on the gate" error={problem}>
+        {(field) => (
+          <Form.Control
+            {...field}
+            value={text}
+            inputMode="decimal"
+            autoComplete="off"
+            disabled={!isOpen}
+            onChange={({ target }) => {
+              setText(target.value);
+              setProblem('');
+            }}
+          />
+        )}
+      </FormField>
+      <Button type="submit" disabled={!isOpen}>
+        Keep
+      </Button>
+      <Button
+        variant="outline-primary"
+        disabled={!isOpen}
+        onClick={() => {
+          onGate(null);
+        }}
+      >
+        Nobody went
+      </Button>
+    </Form>
   );
 }
 
@@ -406,7 +486,7 @@ function Results({
     <section className="card-box">
       <h2>{personLabel(person)}</h2>
       {own.length === 0 ? (
-        <p className="quiet">No starts yet with {MEASURE_TEXT[measure].toLowerCase()} tapping.</p>
+        <p className="quiet">No starts yet, {MEASURE_IN_WORDS[measure]}.</p>
       ) : (
         <>
           <p className="drills-figure">
@@ -458,7 +538,9 @@ function Results({
         </p>
       )}
       <p className="quiet">
-        Ten hand-timed starts cannot show a change of .03&nbsp;s. Compare within one day.
+        {measure === 'gate'
+          ? 'From the call to the beam: compare it with the same beam only. It is no reaction.'
+          : 'Ten hand-timed starts cannot show a change of .03\u00a0s. Compare within one day.'}
       </p>
     </section>
   );

@@ -1,6 +1,7 @@
 import {
   deciderOf,
   drawSituation,
+  isLetThrough,
   judgeSend,
   planPractice,
   sendSession,
@@ -21,29 +22,51 @@ export interface TrainerPlay {
   situation: SendSituation;
   judged: SendJudgement;
   decided: { decider: Decider; change: number } | null;
+  /** A runner on first too, and whether the cutoff man lets the throw home go. */
+  onFirst: boolean;
+  letThrough: boolean;
 }
+
+/** A play that was answered, as it can be drawn again. */
+export interface AskedPlay {
+  level: SendLevelName;
+  seed: number;
+  onFirst: boolean;
+}
+
+/** What was right on it. */
+export type JudgedPlay = SendJudgement &
+  Pick<SendSituation, 'outs' | 'field'> &
+  Pick<TrainerPlay, 'seed' | 'letThrough'>;
 
 /** What is too heavy to stand between a tap and its answer. */
 const heavy = {
   /** The plays of a session. */
-  plays: (level: SendLevelName, seed: number, count: number, values: ValueTable): TrainerPlay[] => {
+  plays: (
+    level: SendLevelName,
+    seed: number,
+    count: number,
+    values: ValueTable,
+    onFirst: boolean,
+  ): TrainerPlay[] => {
     const value = valueFrom(values);
-    return sendSession(level, seed, count, value).flatMap((own) => {
+    return sendSession(level, seed, count, value, onFirst).flatMap((own): TrainerPlay[] => {
       const situation = drawSituation(level, own);
-      const judged = judgeSend(situation, value);
-      return judged ? [{ seed: own, situation, judged, decided: deciderOf(situation, value) }] : [];
+      const judged = judgeSend(situation, value, onFirst);
+      if (!judged) return [];
+      const decided = deciderOf(situation, value, onFirst);
+      const letThrough = isLetThrough(own, judged);
+      return [{ seed: own, situation, judged, decided, onFirst, letThrough }];
     });
   },
   /** What was right on plays that were answered; null where one cannot be used any more. */
-  judged: (
-    asked: readonly { level: SendLevelName; seed: number }[],
-    values: ValueTable,
-  ): ((SendJudgement & Pick<SendSituation, 'outs' | 'field'>) | null)[] => {
+  judged: (asked: readonly AskedPlay[], values: ValueTable): (JudgedPlay | null)[] => {
     const value = valueFrom(values);
-    return asked.map(({ level, seed }) => {
+    return asked.map(({ level, seed, onFirst }) => {
       const situation = drawSituation(level, seed);
-      const judged = judgeSend(situation, value);
-      return judged && { ...judged, outs: situation.outs, field: situation.field };
+      const judged = judgeSend(situation, value, onFirst);
+      const { outs, field } = situation;
+      return judged && { ...judged, seed, outs, field, letThrough: isLetThrough(seed, judged) };
     });
   },
   plan: (question: PracticeQuestion): { found: PracticePlan | NoPlan } => ({

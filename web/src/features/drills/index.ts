@@ -1,1 +1,2 @@
 export { SendRound } from './SendRound.tsx';
+export { PlayerReads } from './PlayerReads.tsx';

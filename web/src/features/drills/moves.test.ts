@@ -2,7 +2,7 @@ import { CUES } from '@bradyon/core/drills';
 import { makeRandom } from '@bradyon/core/maths';
 import { describe, expect, it } from 'vitest';
 import { jointsOf } from '../../ui/figure/index.ts';
-import { drawLook, flightSeconds, lookAt, mostShown, type Look } from './moves.ts';
+import { drawLook, flightSeconds, lookAt, mostShown, setSeconds, type Look } from './moves.ts';
 
 const aLook = (parts: Partial<Look> = {}): Look => ({
   cue: 'sinkPivotR',
@@ -66,5 +66,31 @@ describe('a move to read', () => {
     const timed = drawLook('sinkPivotR', random, { tempo: 1.2, isSlideStep: true });
     expect(timed.isSlideStep).toBe(true);
     expect(timed.tempo).toBeGreaterThan(1);
+  });
+});
+
+describe('how long a pitcher is set', () => {
+  const opponent = (holdSeconds: number[]) => ({ tempo: 1, isSlideStep: false, holdSeconds });
+  const drawnWith = (holds: number[]): number[] => {
+    const random = makeRandom(5);
+    return Array.from({ length: 400 }, () => setSeconds(random, opponent(holds)));
+  };
+
+  it('is as an opponent holds, as often one way as the other, and never a flinch', () => {
+    const holds = drawnWith([1, 3, 3]);
+    expect(holds.every((each) => Math.min(Math.abs(each - 1), Math.abs(each - 3)) < 0.5)).toBe(
+      true,
+    );
+    const long = holds.filter((each) => each > 2).length / holds.length;
+    expect(long).toBeGreaterThan(0.58);
+    expect(long).toBeLessThan(0.75);
+    expect(Math.min(...drawnWith([0.4, 0.4, 0.4]))).toBe(0.5);
+  });
+
+  it('cannot be timed while too few of the holds are timed', () => {
+    const [few, nobody] = [makeRandom(5), makeRandom(5)];
+    for (let look = 0; look < 50; look += 1) {
+      expect(setSeconds(few, opponent([2, 2]))).toBe(setSeconds(nobody, null));
+    }
   });
 });

@@ -1,5 +1,5 @@
-import type { Cue } from '@bradyon/core/drills';
-import { drawn, type Random } from '@bradyon/core/maths';
+import { CALL_DRILLS, waitOf, type Cue } from '@bradyon/core/drills';
+import { drawn, normalDraw, type Random } from '@bradyon/core/maths';
 import { PITCHING, poseAt, type Frame, type Point, type Pose } from '../../ui/figure/index.ts';
 
 /** One move or pitch to read, as it will be shown. */
@@ -13,6 +13,25 @@ export interface Look {
   isSlideStep: boolean;
   /** How far to either side a pitch misses, -1..1: none looks like the other. */
   wobble: number;
+}
+
+/** A pitcher as opponents have timed one: deliveries against the drawn one's, and holds. */
+export interface OpponentLook {
+  tempo: number;
+  isSlideStep: boolean;
+  holdSeconds: readonly number[];
+}
+
+const LEAST_HOLDS = 3;
+/** No two holds are quite alike, and a hold is no flinch. Seconds. Judgement. */
+const [HOLD_SD, SHORTEST_HOLD] = [0.08, 0.5];
+
+/** How long a pitcher is set before the first move: an opponent as timed, anybody else so that it cannot be timed. */
+export function setSeconds(random: Random, own: OpponentLook | null): number {
+  const holds = own?.holdSeconds ?? [];
+  if (holds.length < LEAST_HOLDS) return waitOf(random(), CALL_DRILLS.pitcher.wait);
+  const hold = holds[Math.floor(random() * holds.length)] ?? SHORTEST_HOLD;
+  return Math.max(SHORTEST_HOLD, normalDraw(random, hold, HOLD_SD));
 }
 
 /** What is seen at a moment. Coordinates are the picture's own: 800 wide, the plate to the right. */

@@ -1,4 +1,4 @@
-import { ageAt } from '@bradyon/core/drills';
+import { ageAt, type KeptRep } from '@bradyon/core/drills';
 import type { Person } from '@bradyon/core/people';
 import type { PersonId } from '@bradyon/core/units';
 import { describe, expect, it } from 'vitest';
@@ -16,13 +16,21 @@ const person: Person = {
   retired: false,
 };
 const now = new Date('2031-05-20T12:00:00.000Z');
-const team: TeamAtPractice = { level: 'hs', leavesAtRelease: false, buntAllowed: true, now };
+const team: TeamAtPractice = {
+  leavesAtRelease: false,
+  buntAllowed: true,
+  sport: 'baseball',
+  sprints: 20,
+  now,
+};
 const known = (parts: Partial<KnownOfPlayer> = {}): KnownOfPlayer => ({
   person,
   readings: [],
   reps: [],
   bunts: [],
   lastDive: null,
+  signsDue: null,
+  byGames: {},
   ...parts,
 });
 const needed = (parts: Partial<KnownOfPlayer> = {}, at: Partial<TeamAtPractice> = {}) =>
@@ -33,9 +41,7 @@ describe('what a player lacks', () => {
     expect(needed()).toMatchObject({ steals: 1, dives: 1, starts: 0.7, reads: 0.7, leaves: 0 });
     const little = needed({}, { leavesAtRelease: true, buntAllowed: false });
     expect(little).toMatchObject({ dives: 0, leaves: 0.7, bunts: 0, squeeze: 0 });
-    expect(needsOf(known(), { ...team, level: 'u12' }).sprintsLeft).toBeLessThan(
-      needsOf(known(), team).sprintsLeft,
-    );
+    expect(needsOf(known(), { ...team, sprints: 7 }).sprintsLeft).toBe(7);
     expect(ageAt('fpCollege')).toBeGreaterThan(ageAt('fpHs'));
   });
 
@@ -71,5 +77,26 @@ describe('what a player lacks', () => {
     expect(good).toBeLessThan(0.1);
     expect(poor).toBeGreaterThan(0.8);
     expect(needed().sendHold).toBe(0);
+  });
+
+  it('asks for signs that are due, and for some of them while nobody knows', () => {
+    expect(needed().signs).toBe(0.3);
+    expect(needed({ signsDue: 0 }).signs).toBe(0);
+    expect(needed({ signsDue: 3 }).signs).toBe(0.5);
+    expect(needed({ signsDue: 40 }).signs).toBe(1);
+  });
+
+  it('asks for squeezes until they are shown in time', () => {
+    const squeezes = (showSeconds: number): KeptRep[] =>
+      Array.from({ length: 10 }, () => ({
+        personId: person.id,
+        takenAt: '2031-05-18T12:00:00.000Z',
+        rep: { drill: 'squeeze', session: 's', showSeconds, breakSeconds: null, outcome: 'down' },
+      }));
+    expect(needed().squeeze).toBe(0.7);
+    expect(needed({ reps: squeezes(0.14) }).squeeze).toBe(0);
+    expect(needed({ reps: squeezes(0.3) }).squeeze).toBe(1);
+    // What is on time in baseball is late in softball.
+    expect(needed({ reps: squeezes(0.14) }, { sport: 'softball' }).squeeze).toBe(1);
   });
 });

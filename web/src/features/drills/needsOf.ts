@@ -1,9 +1,8 @@
 import {
-  ageAt,
-  capsAt,
   CUES,
   judgeBlock,
   judgeLeaves,
+  judgeShows,
   needs,
   REP_MEASURES,
   readJudgement,
@@ -15,7 +14,8 @@ import {
 } from '@bradyon/core/drills';
 import type { BuntTry } from '@bradyon/core/bunts';
 import type { Person } from '@bradyon/core/people';
-import type { LevelName, Reading } from '@bradyon/core/timing';
+import type { Sport } from '@bradyon/core/rules';
+import type { Reading } from '@bradyon/core/timing';
 import type { PersonId } from '@bradyon/core/units';
 
 /** What is known of somebody that a practice may add to. */
@@ -26,14 +26,20 @@ export interface KnownOfPlayer {
   bunts: readonly BuntTry[];
   /** When they last did a test dive; null: never. */
   lastDive: string | null;
+  /** How many signs they should see again; null: the team's signs are not laid here. */
+  signsDue: number | null;
+  /** What their games say of stations; empty: nothing, and the usual needs stand. */
+  byGames: Partial<Record<StationName, number>>;
 }
 
 /** What a practice is planned for. */
 export interface TeamAtPractice {
-  level: LevelName;
   /** Nobody leads off: leaving in time is the skill. */
   leavesAtRelease: boolean;
   buntAllowed: boolean;
+  sport: Sport;
+  /** What the team lets a player run on a day. */
+  sprints: number;
   now: Date;
 }
 
@@ -50,17 +56,19 @@ export function needsOf(known: KnownOfPlayer, team: TeamAtPractice): PracticePla
   const { person, reps } = known;
   return {
     id: person.id,
-    sprintsLeft: capsAt(ageAt(team.level)).sprints,
+    sprintsLeft: team.sprints,
+    // What games say stands in place of what is usual.
     needs: {
       ...byReps(reps, team),
       bunts: team.buntAllowed ? buntNeed(known.bunts) : 0,
-      squeeze: team.buntAllowed ? SOME_NEED : 0,
+      squeeze: team.buntAllowed ? squeezeNeed(reps, team.sport) : 0,
       dives: team.leavesAtRelease ? 0 : diveNeed(known.lastDive, team.now),
       rounding: USUAL_NEED,
       tags: USUAL_NEED,
-      signs: SOME_NEED,
+      signs: known.signsDue === null ? SOME_NEED : needs.signs(known.signsDue),
       throws: throwNeed(known, team.now),
       steals: timesNeed(known, ['steal', 'homeToFirst'], team.now),
+      ...known.byGames,
     },
   };
 }
@@ -93,6 +101,15 @@ function buntNeed(bunts: readonly BuntTry[]): number {
   const fair = offered.filter(({ result }) => result === 'fair').length;
   const yes = USUAL_BUNTS * USUAL_DOWN + fair;
   return needs.bunts(shortfall([yes, USUAL_BUNTS + offered.length - yes]));
+}
+
+/** A show is learned as a leave is: so many of them in time. */
+function squeezeNeed(reps: readonly KeptRep[], sport: Sport): number {
+  const judged = judgeShows(
+    sport,
+    repsOf(reps, 'squeeze').map(({ rep }) => rep),
+  );
+  return needs.leaves(judged?.show.good ?? 0, judged?.count ?? 0);
 }
 
 function diveNeed(lastDive: string | null, now: Date): number {

@@ -1,14 +1,25 @@
-import { drawSituation, judgeSend, SEND_LEVELS } from '@bradyon/core/drills';
+import { drawSituation, isLetThrough, judgeSend, SEND_LEVELS } from '@bradyon/core/drills';
 import { byRuns, chainOf, PLAY_LEVELS, runExpectancies } from '@bradyon/core/innings';
 import { describe, expect, it } from 'vitest';
 import { againstPath, baseSpot } from '../../ui/field/index.ts';
-import { sendSceneAt } from './sendScene.ts';
+import { CUT_SHARE, sendSceneAt, throwSceneAt } from './sendScene.ts';
 
 const value = byRuns([runExpectancies(chainOf(PLAY_LEVELS.hs))]);
 const plays = Array.from({ length: 60 }, (_, seed) => {
   const situation = drawSituation('hs', seed);
-  const judged = judgeSend(situation, value);
-  return judged ? [{ seed, situation, judged, decided: null }] : [];
+  const judged = judgeSend(situation, value, true);
+  return judged
+    ? [
+        {
+          seed,
+          situation,
+          judged,
+          decided: null,
+          onFirst: true,
+          letThrough: isLetThrough(seed, judged),
+        },
+      ]
+    : [];
 }).flat();
 
 describe('a play of the trainer', () => {
@@ -43,5 +54,25 @@ describe('a play of the trainer', () => {
         before = feet;
       }
     }
+  });
+
+  it('keeps the runner from first near second until they are told', () => {
+    const second = baseSpot('second', SEND_LEVELS.hs.baseFeet);
+    for (const play of plays) {
+      const { behind } = sendSceneAt(play, 9);
+      if (!behind) throw new Error('somebody was on first');
+      expect(Math.hypot(behind.x - second.x, behind.y - second.y)).toBeLessThan(10);
+      expect(sendSceneAt({ ...play, onFirst: false }, 9).behind).toBeNull();
+    }
+  });
+
+  it('shows the throw at the plate when it goes through, and in the cutoff man’s glove when it is cut', () => {
+    for (const play of plays) {
+      const caught = throwSceneAt(play, CUT_SHARE);
+      const end = throwSceneAt(play, 1);
+      const wanted = play.letThrough ? { x: 0, y: 0 } : caught;
+      expect(Math.hypot(end.x - wanted.x, end.y - wanted.y)).toBeCloseTo(0, 6);
+    }
+    expect(new Set(plays.map(({ letThrough }) => letThrough)).size).toBe(2);
   });
 });

@@ -12,6 +12,8 @@ export interface SendScene {
   ball: Spot;
   outfielder: Spot;
   runner: Spot;
+  /** The runner from first; null where nobody was there. */
+  behind: Spot | null;
 }
 
 function atBearing(degrees: number, feet: number): Spot {
@@ -30,7 +32,8 @@ export function levelOf(name: SendLevelName): SendLevel {
 }
 
 /** @param seconds after contact */
-export function sendSceneAt({ situation, judged }: TrainerPlay, seconds: number): SendScene {
+export function sendSceneAt(play: TrainerPlay, seconds: number): SendScene {
+  const { situation, judged, onFirst } = play;
   const level = levelOf(situation.level);
   const bearing = BEARING[situation.field];
   const fielded = atBearing(bearing, judged.fieldedFeet);
@@ -47,7 +50,39 @@ export function sendSceneAt({ situation, judged }: TrainerPlay, seconds: number)
     ball: between({ x: 0, y: 0 }, fielded, 1 - (1 - flown) ** 1.5),
     outfielder: between(stands, fielded, ran),
     runner: runnerAt(situation.runnerSpeed, level, judged, seconds),
+    behind: onFirst ? behindAt(level, seconds) : null,
   };
+}
+
+/** From the outfielder's hand to the cutoff man, and from there to the plate or into a glove; 0..1 of the throw. */
+export function throwSceneAt(play: TrainerPlay, share: number): Spot {
+  const { situation, judged, letThrough } = play;
+  const from = atBearing(BEARING[situation.field], judged.fieldedFeet);
+  const cutoff = spotOf(levelOf(situation.level).cutoffs[situation.field]);
+  if (share <= CUT_SHARE) return between(from, cutoff, share / CUT_SHARE);
+  if (!letThrough) return cutoff;
+  return between(cutoff, { x: 0, y: 0 }, held((share - CUT_SHARE) / (1 - CUT_SHARE)));
+}
+
+/** So much of a throw home is over when it comes to the cutoff man. */
+export const CUT_SHARE = 0.6;
+
+/** The runner from first rounds second, and waits to be told. */
+const ROUNDS_FEET = 6;
+
+function behindAt(level: SendLevel, seconds: number): Spot {
+  const { baseFeet, accelerationSeconds, leadFeet, leadSpeed, runnerSpeed } = level;
+  const curve = { topSpeed: runnerSpeed, accelerationSeconds, startSpeed: leadSpeed };
+  const feet = Math.min(
+    baseFeet + ROUNDS_FEET,
+    leadFeet + distanceAfter(Math.max(0, seconds), curve),
+  );
+  const [first, second, third] = (['first', 'second', 'third'] as const).map((base) =>
+    baseSpot(base, baseFeet),
+  ) as [Spot, Spot, Spot];
+  return feet <= baseFeet
+    ? offPath({ from: first, to: second }, { along: feet, left: 0 })
+    : offPath({ from: second, to: third }, { along: feet - baseFeet, left: 0 });
 }
 
 /** The runner from second, so that the last stop is passed exactly when it is. */

@@ -29,7 +29,12 @@ export interface CallerPlan {
   seed: number;
   /** From an answer to the next set, seconds. */
   restSeconds: number;
+  /** A gate times the start: its figure is typed in whenever it is read, and nothing runs out. */
+  byGate: boolean;
 }
+
+/** A tap when it came, or the seconds that a gate gave. */
+type Tapped = { way: Way } & ({ atMs: number } | { gateSeconds: number } | { nobody: true });
 
 interface Running {
   plan: CallerPlan;
@@ -49,7 +54,7 @@ export function useCaller(onAnswer: (answer: Answer) => void) {
   const [running, setRunning] = useState<Running | null>(null);
   const [shown, setShown] = useState<{ cue: Cue | null; hands: number }>({ cue: null, hands: 0 });
   const sound = useRef<Sound | null>(null);
-  const take = useRef<((atMs: number, way: Way) => void) | null>(null);
+  const take = useRef<((answer: Tapped) => void) | null>(null);
   const answered = useRef(onAnswer);
   useEffect(() => {
     answered.current = onAnswer;
@@ -72,16 +77,27 @@ export function useCaller(onAnswer: (answer: Answer) => void) {
       for (const { cue, atSeconds } of script.cues)
         sound.current?.play(cue, setMs + atSeconds * 1000);
     }
-    const finish = (tapMs: number | null, way: Way): void => {
+    const finish = (tapped: Tapped): void => {
       take.current = null;
       cancelAnimationFrame(frame);
       sound.current?.hush();
-      const late = isHeard ? (sound.current?.lateSeconds() ?? 0) : SCREEN_LATE_SECONDS;
+      // A gate starts its clock with the call that it hears or sees: no device lies between.
+      const late =
+        'gateSeconds' in tapped
+          ? 0
+          : isHeard
+            ? (sound.current?.lateSeconds() ?? 0)
+            : SCREEN_LATE_SECONDS;
       answered.current({
         rep,
         nth,
-        tapSeconds: tapMs === null ? null : tapSecondsOf(tapMs, calledMs),
-        way,
+        tapSeconds:
+          'nobody' in tapped
+            ? null
+            : 'gateSeconds' in tapped
+              ? tapped.gateSeconds
+              : tapSecondsOf(tapped.atMs, calledMs),
+        way: tapped.way,
         outputLateSeconds: late,
       });
       const isLast = nth + 1 >= block.length;
@@ -106,8 +122,9 @@ export function useCaller(onAnswer: (answer: Answer) => void) {
       setShown((before) =>
         before.cue === cue && before.hands === hands ? before : { cue, hands },
       );
-      if (seconds > script.callSeconds + (script.isEmpty ? RELAX_SECONDS : ANSWER_SECONDS)) {
-        finish(null, 'go');
+      const isUp = seconds > script.callSeconds + (script.isEmpty ? RELAX_SECONDS : ANSWER_SECONDS);
+      if (isUp && !plan.byGate) {
+        finish({ nobody: true, way: 'go' });
       } else {
         frame = requestAnimationFrame(draw);
       }
@@ -157,7 +174,13 @@ export function useCaller(onAnswer: (answer: Answer) => void) {
       setRunning(null);
     },
     tap: (atMs: number, way: Way): void => {
-      take.current?.(atMs, way);
+      take.current?.({ atMs, way });
+    },
+    /** @param seconds as the gate shows them; null: nobody came through */
+    gate: (seconds: number | null): void => {
+      take.current?.(
+        seconds === null ? { nobody: true, way: 'go' } : { gateSeconds: seconds, way: 'go' },
+      );
     },
     next,
   };

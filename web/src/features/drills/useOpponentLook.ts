@@ -2,6 +2,7 @@ import type { Team } from '@bradyon/contract/teams';
 import { mean } from '@bradyon/core/maths';
 import { personLabel, usePeople } from '../people/index.ts';
 import { useTimes } from '../timing/index.ts';
+import type { OpponentLook } from './moves.ts';
 
 /** The drawn delivery takes this long from the first move to the mitt, seconds. */
 const DRAWN_SECONDS = 1.45;
@@ -13,10 +14,10 @@ export function useOpponentLook(team: Team, pitcherId: string) {
   const times = useTimes(team);
   const timed = people.flatMap((person) => {
     if (person.opponentId === null || person.retired || !person.positions.includes('P')) return [];
-    const deliveries = times
-      .readingsOf(person.id)
-      .filter(({ kind, asideReason }) => kind === 'delivery' && asideReason === null);
-    return deliveries.length < LEAST_TIMED ? [] : [{ person, deliveries }];
+    const own = times.readingsOf(person.id).filter(({ asideReason }) => asideReason === null);
+    const deliveries = own.filter(({ kind }) => kind === 'delivery');
+    const holds = own.filter(({ kind }) => kind === 'hold');
+    return deliveries.length < LEAST_TIMED ? [] : [{ person, deliveries, holds }];
   });
   const names = new Map(opponents.map(({ id, name }) => [id, name]));
   const chosen = timed.find(({ person }) => person.id === pitcherId);
@@ -25,13 +26,15 @@ export function useOpponentLook(team: Team, pitcherId: string) {
       value: person.id,
       text: `${personLabel(person)}, ${(person.opponentId && names.get(person.opponentId)) ?? ''}`,
     })),
+    chosen: chosen?.person ?? null,
     look: chosen
-      ? {
+      ? ({
           tempo: mean(chosen.deliveries.map(({ seconds }) => seconds)) / DRAWN_SECONDS,
           isSlideStep:
             chosen.deliveries.filter(({ style }) => style === 'slideStep').length >
             chosen.deliveries.length / 2,
-        }
+          holdSeconds: chosen.holds.map(({ seconds }) => seconds),
+        } satisfies OpponentLook)
       : null,
   };
 }

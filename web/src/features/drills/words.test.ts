@@ -24,7 +24,7 @@ const starts = (day: string, seconds: number): KeptRep[] =>
 const bunts = (day: string, fair: number) =>
   Array.from({ length: 40 }, (_, nth) => ({ takenAt: `${day}T11:00:00.000Z`, fair: nth < fair }));
 const lineOf = (reps: KeptRep[], own: ReturnType<typeof bunts> = []) => {
-  const [line] = progressOf(reps, own, (instant) => instant.slice(0, 10));
+  const [line] = progressOf(reps, own, 'baseball', (instant) => instant.slice(0, 10));
   if (!line) throw new Error('nothing to follow');
   return line;
 };

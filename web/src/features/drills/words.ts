@@ -5,6 +5,7 @@ import type {
   Decider,
   Progress,
   RepMeasure,
+  SqueezeOutcome,
   StationName,
   Technique,
 } from '@bradyon/core/drills';
@@ -30,6 +31,7 @@ export const TECHNIQUE_TEXT: Record<Technique, string> = {
 export const MEASURE_TEXT: Record<RepMeasure, string> = {
   coachTap: 'Coach',
   ownTap: 'Runner’s thumb',
+  gate: 'Gate',
 };
 
 export const CUE_TEXT: Record<Cue, string> = {
@@ -113,6 +115,13 @@ export const STATION_HOW: Record<StationName, string> = {
   sendHold: 'A phone each. Decide before the last stop.',
 };
 
+export const SQUEEZE_TEXT: Record<SqueezeOutcome, string> = {
+  down: 'Fair, on the ground',
+  foul: 'Foul',
+  popped: 'Popped up',
+  missed: 'Missed',
+};
+
 export const CLASH_TEXT: Record<Clash['what'], string> = {
   station: 'share a station',
   place: 'need the same place',
@@ -128,15 +137,23 @@ export const DECIDER_TEXT: Record<Decider, readonly [up: string, down: string]> 
   ball: ['The ball got there slowly.', 'The ball got there fast.'],
 };
 
+export const MEASURE_IN_WORDS: Record<RepMeasure, string> = {
+  coachTap: 'coach taps',
+  ownTap: 'own thumb',
+  gate: 'to the gate',
+};
+
 /** What a line of progress is about. */
 export function progressTitle({ what, sense, measure, cue }: Progress): string {
   switch (what) {
     case 'start':
-      return `Start, ${sense === 'seen' ? 'seen' : 'heard'}, ${measure === 'ownTap' ? 'own thumb' : 'coach taps'}`;
+      return `Start, ${sense === 'seen' ? 'seen' : 'heard'}, ${measure ? MEASURE_IN_WORDS[measure] : ''}`;
     case 'read':
       return cue ? `Read: ${CUE_TEXT[cue].toLowerCase()}` : 'Read';
     case 'leave':
       return 'Left on time';
+    case 'squeeze':
+      return 'Squeeze shown on time';
     case 'bunt':
       return 'Bunts fair';
   }

@@ -10,7 +10,7 @@ import Button from 'react-bootstrap/Button';
 import { CoachFigure } from '../../ui/figure/index.ts';
 import { useTitle } from '../../ui/index.ts';
 import { ARMS } from './armPoses.ts';
-import { secureRandom } from './random.ts';
+import { secureRandom } from '../../api/random.ts';
 import './Signs.scss';
 import { SignTabs } from './SignTabs.tsx';
 

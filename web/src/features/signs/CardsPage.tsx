@@ -11,7 +11,7 @@ import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
 import { Choice, Empty, Sheet } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { secureRandom } from './random.ts';
+import { secureRandom } from '../../api/random.ts';
 import { SeriesTable } from './SeriesTable.tsx';
 import { SignPage } from './SignPage.tsx';
 import { useSaveSigns } from './useSigns.ts';

@@ -1,4 +1,7 @@
 import type { Drill, DrillAnswer, DrillRep } from '@bradyon/contract/signs';
+import type { SharedReplay } from '@bradyon/contract/review';
+import type { Rep } from '@bradyon/core/drills';
+import { LEVELS } from '@bradyon/core/timing';
 import type { RepId, SignAnswerId } from '@bradyon/core/units';
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
@@ -6,8 +9,9 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useLocation, useNavigate } from 'react-router';
 import { newId, RefusedError, request } from '../../api/index.ts';
-import { FormField, FrontPage, useTitle } from '../../ui/index.ts';
-import { SendRound } from '../drills/index.ts';
+import { FormField, FrontPage, notify, useTitle } from '../../ui/index.ts';
+import { PlayerReads, SendRound } from '../drills/index.ts';
+import { ReplayRound } from '../review/index.ts';
 import { DrillRunner, type Answered } from './DrillRunner.tsx';
 import './Signs.scss';
 
@@ -20,8 +24,9 @@ export function DrillPage() {
   const code = useRef('');
   const unsent = useRef<DrillAnswer[]>([]);
   const unsentReps = useRef<DrillRep[]>([]);
-  /** The plays of a round; null: signs. */
-  const [seed, setSeed] = useState<number | null>(null);
+  const [what, setWhat] = useState<'signs' | 'sends' | 'reads' | 'replay'>('signs');
+  /** The plays of a round. */
+  const [seed, setSeed] = useState(0);
   const open = useMutation({
     mutationFn: (asked: string) => request<Drill>('POST', '/api/drills', { code: asked }),
     onSuccess: (_, asked) => {
@@ -62,17 +67,55 @@ export function DrillPage() {
     unsent.current.push({ id, meant: item.means, answered, seconds, takenAt });
     send.mutate();
   };
+  const keep = (rep: Rep): void => {
+    const takenAt = new Date().toISOString();
+    unsentReps.current.push({ id: newId<RepId>(), undoes: null, takenAt, rep });
+    send.mutate();
+  };
   const plays = (): void => {
     setDone(false);
+    setWhat('sends');
     setSeed(Number.parseInt(newId().slice(0, 7), 16));
   };
+  const reads = (): void => {
+    setDone(false);
+    setWhat('reads');
+  };
+  const replay = useMutation({
+    mutationFn: () =>
+      request<{ replay: SharedReplay | null }>('POST', '/api/drills/replay', {
+        code: code.current,
+      }),
+    onError: ({ message }) => {
+      notify(message);
+    },
+    onSuccess: ({ replay: shared }) => {
+      if (!shared) {
+        notify('Your coach has shared no game yet.');
+        return;
+      }
+      setDone(false);
+      setWhat('replay');
+    },
+  });
+  const decideAgain = (
+    <Button
+      variant="outline-primary"
+      disabled={replay.isPending}
+      onClick={() => {
+        replay.mutate();
+      }}
+    >
+      Decide a game again
+    </Button>
+  );
   const failure = open.error;
   const wrong =
     failure instanceof RefusedError
       ? (failure.problem.errors[0]?.message ?? failure.message)
       : failure?.message;
   const drill = open.data;
-  if (drill && !isDone && seed !== null) {
+  if (drill && !isDone && what === 'sends') {
     return (
       <main className="drill-page">
         <h1>{drill.player}</h1>
@@ -81,19 +124,52 @@ export function DrillPage() {
           key={seed}
           level={drill.level}
           seed={seed}
+          setting={{ onFirst: false, asksGuess: false }}
           onAnswer={(answered) => {
-            unsentReps.current.push({
-              id: newId<RepId>(),
-              undoes: null,
-              takenAt: new Date().toISOString(),
-              rep: { drill: 'send', session: String(seed), ...answered, coach: null },
-            });
-            send.mutate();
+            keep({ drill: 'send', session: String(seed), ...answered, coach: null });
           }}
           onEnd={() => {
             setDone(true);
           }}
         />
+      </main>
+    );
+  }
+  if (drill && !isDone && what === 'reads') {
+    return (
+      <main className="drill-page">
+        <h1>{drill.player}</h1>
+        <p className="quiet">Read the pitcher for {drill.team}. Answer as soon as you know.</p>
+        <PlayerReads
+          first={LEVELS[drill.level].sport === 'softball' ? 'dirt' : 'sinkPivotR'}
+          onAnswer={keep}
+        />
+        <Button
+          variant="outline-primary"
+          onClick={() => {
+            setDone(true);
+          }}
+        >
+          Done
+        </Button>
+      </main>
+    );
+  }
+  if (drill && !isDone && what === 'replay' && replay.data?.replay) {
+    const { title, spots } = replay.data.replay;
+    return (
+      <main className="drill-page">
+        <h1>{drill.player}</h1>
+        <p className="quiet">{title}. Go or stay, by what was known then.</p>
+        <ReplayRound spots={spots} isScored onEnd={() => undefined} />
+        <Button
+          variant="outline-primary"
+          onClick={() => {
+            setDone(true);
+          }}
+        >
+          Done
+        </Button>
       </main>
     );
   }
@@ -119,6 +195,10 @@ export function DrillPage() {
         <Button variant="outline-primary" onClick={plays}>
           Send or hold instead
         </Button>
+        <Button variant="outline-primary" onClick={reads}>
+          Read the pitcher instead
+        </Button>
+        {decideAgain}
       </main>
     );
   }
@@ -143,15 +223,19 @@ export function DrillPage() {
         <Button
           disabled={open.isPending}
           onClick={() => {
-            setSeed(null);
+            setWhat('signs');
             mutate(code.current);
           }}
         >
-          {seed === null ? 'Another round' : 'Signs'}
+          {what === 'signs' ? 'Another round' : 'Signs'}
         </Button>
         <Button variant="outline-primary" onClick={plays}>
-          {seed === null ? 'Send or hold' : 'Ten more plays'}
+          {what === 'sends' ? 'Ten more plays' : 'Send or hold'}
         </Button>
+        <Button variant="outline-primary" onClick={reads}>
+          {what === 'reads' ? 'More reads' : 'Read the pitcher'}
+        </Button>
+        {decideAgain}
       </FrontPage>
     );
   }

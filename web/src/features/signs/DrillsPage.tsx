@@ -27,7 +27,7 @@ import { todayNow, useAnswers } from './answers.ts';
 import { answerWrite } from './writes.ts';
 import { DrillRunner } from './DrillRunner.tsx';
 import { LinkFor, MadeLink, usePasses } from './PlayerLink.tsx';
-import { secureRandom } from './random.ts';
+import { secureRandom } from '../../api/random.ts';
 import { SignPage } from './SignPage.tsx';
 import { oneIn, signWord } from './words.ts';
 

@@ -20,7 +20,7 @@ import { notify, PickOne } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { answerWrite } from './writes.ts';
 import { inSignWorker } from './heavy.ts';
-import { secureRandom } from './random.ts';
+import { secureRandom } from '../../api/random.ts';
 import './Signs.scss';
 import { SignFigure } from './SignPlayer.tsx';
 import { useSaveSigns, useSigns } from './useSigns.ts';

@@ -12,7 +12,7 @@ import Form from 'react-bootstrap/Form';
 import { PickOne } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { DrillRunner } from './DrillRunner.tsx';
-import { secureRandom } from './random.ts';
+import { secureRandom } from '../../api/random.ts';
 import { SeriesTable } from './SeriesTable.tsx';
 import { SignPage } from './SignPage.tsx';
 import { SignPlayer } from './SignPlayer.tsx';

@@ -23,7 +23,7 @@ import { Choice, notify, PickOne, shortDate } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { keepDraft, useDrafts, type SignDraft } from './draftStore.ts';
 import { IssuesBox } from './IssuesBox.tsx';
-import { secureRandom } from './random.ts';
+import { secureRandom } from '../../api/random.ts';
 import { SignPage } from './SignPage.tsx';
 import { SignPlayer } from './SignPlayer.tsx';
 import { SlipsBox } from './SlipsBox.tsx';

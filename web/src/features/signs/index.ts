@@ -1,2 +1,3 @@
 export { GiveSign, WhoMissed, type Reader } from './GiveSign.tsx';
 export { PlayerLink } from './PlayerLink.tsx';
+export { useSignsDue } from './useSignsDue.ts';

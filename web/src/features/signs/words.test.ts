@@ -9,7 +9,7 @@ import {
 } from '@bradyon/core/signs';
 import { describe, expect, it } from 'vitest';
 import { ARMS } from './armPoses.ts';
-import { secureRandom } from './random.ts';
+import { secureRandom } from '../../api/random.ts';
 import { fixWords, handsAt, issueWords, oneIn, signWord, touchWord } from './words.ts';
 
 describe('words of signs', () => {

@@ -5,6 +5,7 @@ import {
   PointerSensor,
   useSensor,
   useSensors,
+  type Active,
 } from '@dnd-kit/core';
 import {
   arrayMove,
@@ -16,6 +17,11 @@ import {
 import { GripVertical } from 'lucide-react';
 import type { ReactNode } from 'react';
 import './Sortable.scss';
+
+/** What the handle of a row says. */
+function wordsOf({ data }: Active): string {
+  return String(data.current?.['label'] ?? '');
+}
 
 /** A list whose rows are put in order by hand or by the keys. Its rows are `SortableRow`s. */
 export function Sortable<Id extends string>({
@@ -35,6 +41,15 @@ export function Sortable<Id extends string>({
     <DndContext
       sensors={sensors}
       collisionDetection={closestCenter}
+      accessibility={{
+        announcements: {
+          onDragStart: ({ active }) => `Picked up: ${wordsOf(active)}.`,
+          onDragOver: ({ over }) =>
+            over ? `Place ${String(ids.indexOf(over.id as Id) + 1)} of ${String(ids.length)}.` : '',
+          onDragEnd: ({ active }) => `Put down: ${wordsOf(active)}.`,
+          onDragCancel: ({ active }) => `Left where it was: ${wordsOf(active)}.`,
+        },
+      }}
       onDragEnd={({ active, over }) => {
         if (!over || active.id === over.id) return;
         const from = ids.indexOf(active.id as Id);
@@ -59,7 +74,7 @@ export function SortableRow({
   children: ReactNode;
 }) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } =
-    useSortable({ id });
+    useSortable({ id, data: { label } });
   return (
     <li
       ref={setNodeRef}
@@ -78,6 +93,22 @@ export function SortableRow({
       >
         <GripVertical size={20} aria-hidden="true" />
       </button>
+      {children}
+    </li>
+  );
+}
+
+/** A heading between the rows: it stays, and rows are moved past it. */
+export function SortableHeading({ id, children }: { id: string; children: ReactNode }) {
+  const { setNodeRef, transform } = useSortable({ id, disabled: { draggable: true } });
+  return (
+    <li
+      ref={setNodeRef}
+      className="sortable-heading"
+      style={
+        transform ? { transform: `translateY(${String(Math.round(transform.y))}px)` } : undefined
+      }
+    >
       {children}
     </li>
   );

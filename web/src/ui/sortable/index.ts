@@ -1,1 +1,1 @@
-export { Sortable, SortableRow } from './Sortable.tsx';
+export { Sortable, SortableHeading, SortableRow } from './Sortable.tsx';
