@@ -6,6 +6,7 @@ import { randomUUID } from 'node:crypto';
 import { createRequire } from 'node:module';
 import { benchDrillsInBrowser } from './benchDrills.mjs';
 import { benchGames } from './benchGames.mjs';
+import { benchReviewInBrowser } from './benchReview.mjs';
 import { freePort, startThrowawayCluster } from './cluster.mjs';
 import { ensureBuilt, ensurePackages } from './install.mjs';
 import { run } from './say.mjs';
@@ -77,6 +78,7 @@ async function benchCore() {
   (await benchOf('signs')).benchSigns(print);
   (await benchOf('bunts')).benchBunts(print);
   (await benchOf('drills')).benchDrills(print);
+  (await benchOf('review')).benchReview(print);
 }
 
 /** Readings per second over HTTP, and the same rows straight into PostgreSQL, equally many at once. */
@@ -633,6 +635,7 @@ async function benchBrowser(address, executablePath) {
     await benchDesk(await fresh.newPage(), fresh, address);
     await benchLineup(await fresh.newPage(), first.url());
     await benchDrillsInBrowser(browser, first, print);
+    await benchReviewInBrowser(first, print);
   } finally {
     await browser.close();
   }

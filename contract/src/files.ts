@@ -34,7 +34,7 @@ import { teamDraftFields, teamMisfit, type TeamDraft } from './teams.ts';
 import { togetherContract, type Together } from './thumb.ts';
 import { readingContract } from './timing.ts';
 
-export const TEAM_FILE_VERSION = 7;
+export const TEAM_FILE_VERSION = 8;
 
 /** A whole team as a file: everything but its staff and the secrets of its devices. */
 export interface TeamFile {
@@ -200,11 +200,12 @@ function rulesOfOlder(ruleset: unknown): unknown {
  * An older file as one of today. Version 2 grew as it went: its first files have nothing at bat, no
  * order and no sheets of the team's own. Until version 3 a team had no time zone, until version 5 no bunts of
  * practice and no constants of the field, until version 6 nothing seen of outfielders, until version 7
- * no drills, practices and called paces.
+ * no drills, practices and called paces, until version 8 no squeezes, guesses and gates among the drills and no
+ * limits of practices.
  */
 function fromOlder(value: unknown): unknown {
   const file = value as { version?: unknown; team?: unknown; people?: unknown } | null;
-  if (![1, 2, 3, 4, 5, 6].includes(Number(file?.version)) || !file) return value;
+  if (![1, 2, 3, 4, 5, 6, 7].includes(Number(file?.version)) || !file) return value;
   if (typeof file.team !== 'object' || file.team === null || !Array.isArray(file.people)) {
     return value;
   }

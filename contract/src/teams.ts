@@ -155,6 +155,8 @@ const changeFields = Object.fromEntries(
   }),
 ) as Parameters<typeof contract<LevelChanges>>[0];
 
+export const levelChangesRule = contract<LevelChanges>(changeFields);
+
 /** One rule per figure of the field, each saying what it may be. */
 function figureRules(figures: Readonly<Record<string, Figure>>) {
   return Object.fromEntries(
@@ -185,7 +187,7 @@ export const teamDraftFields = {
   neededChance: required(
     number('Enter a chance from 50 to 99%.', { min: 0.5, max: 0.99, decimals: 3 }),
   ),
-  levelChanges: required(contract<LevelChanges>(changeFields)),
+  levelChanges: required(levelChangesRule),
   playChanges: required(playChangesRule),
   fieldChanges: required(fieldChangesContract),
   throwLimits: required(contract<ThrowLimits>({ pitcher: throwLimit, catcher: throwLimit })),

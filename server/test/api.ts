@@ -4,6 +4,7 @@ import type { Account } from '@bradyon/contract/accounts';
 import type { FielderLookRecord } from '@bradyon/contract/bases';
 import type { BuntTryRecord } from '@bradyon/contract/bunts';
 import type { PracticeRecord, RepRecord } from '@bradyon/contract/drills';
+import type { SharedReplay } from '@bradyon/contract/review';
 import type { EntryDraft, GameDraft } from '@bradyon/contract/games';
 import type { BattingRecord } from '@bradyon/contract/innings';
 import type { TestDiveRecord } from '@bradyon/contract/leads';
@@ -239,6 +240,36 @@ export function aFielderLook(parts: Partial<FielderLookRecord> = {}): FielderLoo
     undoes: null,
     look: 'charges',
     takenAt: '2026-07-01T12:00:00.000Z',
+    ...parts,
+  };
+}
+
+export function aReplay(parts: Partial<SharedReplay> = {}): SharedReplay {
+  return {
+    title: 'Won 5 to 3',
+    spots: [
+      {
+        inning: 3,
+        half: 'top',
+        outs: 1,
+        base: 'second',
+        pitchSeconds: 1.42,
+        popSeconds: 2.1,
+        runSeconds: 3.45,
+        chance: 0.71,
+        low: 0.6,
+        high: 0.8,
+        need: 0.74,
+        options: [
+          { name: 'stay', worth: 0 },
+          { name: 'stealSecond', worth: -0.004 },
+        ],
+        coach: 'stealSecond',
+        outcome: 'out',
+        resolved: true,
+        clearness: 'close',
+      },
+    ],
     ...parts,
   };
 }

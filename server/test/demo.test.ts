@@ -1,8 +1,22 @@
 import type { FielderLookRecord, GameLook } from '@bradyon/contract/bases';
+import { eventOf, type EntriesPage, type Game } from '@bradyon/contract/games';
+import type { Season } from '@bradyon/contract/review';
 import type { TallyPage } from '@bradyon/contract/tally';
 import type { PracticeRecord, RepRecord } from '@bradyon/contract/drills';
 import { FIELDER_LOOKS } from '@bradyon/core/bases';
 import { clashesOf } from '@bradyon/core/drills';
+import {
+  attemptsOf,
+  calibrationOf,
+  COLUMNS,
+  hasRun,
+  raceConstantsOf,
+  refit,
+  refusalOf,
+  reviewGame,
+  toldOf,
+} from '@bradyon/core/review';
+import type { GameEvent, GameState } from '@bradyon/core/games';
 import { pitchesFor } from '@bradyon/core/race';
 import type { BattingOrder } from '@bradyon/contract/innings';
 import type { StaffThumb } from '@bradyon/contract/thumb';
@@ -19,7 +33,13 @@ import {
   type SignBook,
 } from '@bradyon/core/signs';
 import { judgeSteal, stealKinds, questionOf } from '@bradyon/core/steals';
-import { calibrationsOf, daysSince, OLD_AFTER_DAYS, type Reading } from '@bradyon/core/timing';
+import {
+  calibrationsOf,
+  daysSince,
+  LEVELS,
+  OLD_AFTER_DAYS,
+  type Reading,
+} from '@bradyon/core/timing';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { loadDemo } from '../src/demo/load.ts';
 import { makeVault } from '../src/features/signs/index.ts';
@@ -73,13 +93,69 @@ describe('the demo world', () => {
       expect(new Set(page.rows.map(({ look }) => look)).size).toBe(FIELDER_LOOKS.length);
       const { body: reps } = await client.call<TallyPage<RepRecord>>('GET', `${base}/drills/reps`);
       expect(new Set(reps.rows.map(({ rep }) => rep.drill))).toEqual(
-        new Set(['start', 'read', 'leave', 'send']),
+        new Set(['start', 'read', 'leave', 'send', 'squeeze']),
       );
       const { body: practices } = await client.call<PracticeRecord[]>('GET', `${base}/practices`);
       for (const practice of practices) expect(clashesOf(practice)).toEqual([]);
       expect(practices).toHaveLength(2);
       const { body: inGames } = await client.call<GameLook[]>('GET', `${base}/games/looks`);
       expect(inGames.some(({ look }) => look === 'clean')).toBe(true);
+    }
+  });
+
+  it('has a season whose chances are a little too high, so that something can be learned', async () => {
+    for (const { id, level, ruleset } of teams) {
+      const { body: season } = await client.call<Season>('GET', `/api/teams/${id}/games/calls`);
+      const games = new Set(season.calls.map(({ gameId }) => gameId));
+      expect(games.size).toBeGreaterThan(15);
+      const told = toldOf(season.calls);
+      expect(told.length).toBeGreaterThanOrEqual(40);
+      const found = calibrationOf(told);
+      expect(found.safe).toBeLessThan(found.expected);
+      // Good and bad calls, and every out stealing has its call.
+      const words = new Set(season.calls.map(({ clearness }) => clearness));
+      expect(words).toEqual(new Set(['right', 'clear', 'close', 'nothingInIt']));
+      const outs = season.calls.filter((call) => hasRun(call) && call.outcome === 'out').length;
+      // But for the one that is being played, which has no calls yet.
+      expect(outs / season.outsStealing).toBeGreaterThan(0.9);
+      const attempts = attemptsOf(season.calls, {
+        level,
+        isOpen: ruleset.leadRule === 'open',
+        now: new Date(),
+        readingOf: () => null,
+      });
+      const learned = refit(attempts, raceConstantsOf(LEVELS[level]));
+      expect(learned.z[0] ?? 0, 'jump later').toBeGreaterThan(0);
+      expect(refusalOf(learned, outs / season.outsStealing)).toBeNull();
+    }
+  });
+
+  it('adds up in every game: what calls gave away, what luck did and the rest are the whole game', async () => {
+    // By any table: what adds up does so whatever a standing is worth.
+    const worth = ({ runs, outs, inning, half }: GameState): number =>
+      Math.sin(3 * runs.away - 5 * runs.home + 0.7 * outs + inning + half.length);
+    for (const { id } of teams) {
+      const { body: games } = await client.call<Game[]>('GET', `/api/teams/${id}/games`);
+      let withCalls = 0;
+      for (const game of games.filter(({ lastSeq }) => lastSeq > 0)) {
+        const events: GameEvent[] = [];
+        const pageFrom = async (since: number): Promise<EntriesPage> =>
+          (
+            await client.call<EntriesPage>(
+              'GET',
+              `/api/teams/${id}/games/${game.id}/entries?since=${String(since)}`,
+            )
+          ).body;
+        for (let page = await pageFrom(0); ; page = await pageFrom(page.next)) {
+          events.push(...page.entries.map(eventOf));
+          if (!page.more) break;
+        }
+        const review = reviewGame(events, worth, game.weAreHome ? 'home' : 'away', 'win');
+        const columns = COLUMNS.reduce((sum, name) => sum + review.ledger.totals[name], 0);
+        expect(columns).toBeCloseTo(review.end - review.start, 9);
+        if (review.calls.length > 0) withCalls += 1;
+      }
+      expect(withCalls).toBeGreaterThan(15);
     }
   });
 

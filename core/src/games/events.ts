@@ -143,6 +143,8 @@ interface Told {
     away?: 'wildPitch' | 'passedBall';
     dirt?: boolean;
     thrown?: boolean;
+    /** Thrown to be thrown on. */
+    pitchOut?: boolean;
     bunt?: 'sacrifice' | 'squeeze' | 'hit';
     going?: Base[];
     style?: string;
@@ -159,7 +161,8 @@ interface Told {
   };
   stepOff: { runners?: Move[] };
   balk: { runners?: Move[] };
-  steal: { style?: string; runners: Move[] };
+  /** `throw`: how the catcher’s was, where somebody saw it. */
+  steal: { style?: string; throw?: 'onLine' | 'offLine' | 'away'; runners: Move[] };
   runners: { why?: string; runners: Move[] };
   appeal: {
     runner: PersonId;

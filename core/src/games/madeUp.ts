@@ -36,21 +36,29 @@ const IN_THE_OUTFIELD: readonly Ball[] = [
   { fielder: 'RF', x: 240, y: 105 },
 ];
 
+/** Whether a runner on first goes on the next pitch, and how often they are safe if so. */
+export type MadeUpRunning = (state: GameState, random: Random) => { goes: boolean; safe: number };
+
+const byShares: MadeUpRunning = (_state, random) => ({ goes: random() < STEAL, safe: SAFE });
+
 /**
  * What happens next in a made-up game: one thing, or a pitch and the steal that went with it. Legal by
  * the game's own law; drawn from the rates, and from nothing that anybody did.
  * @returns none once the game is over
  */
-function madeUpNext(state: GameState, random: Random, rates: BattingRates): Telling[] {
+function madeUpNext(
+  state: GameState,
+  random: Random,
+  rates: BattingRates,
+  running: MadeUpRunning,
+): Telling[] {
   if (state.over) return [];
   const { bases, strikes, balls, rules } = state;
   const mayPick = rules.pickLimit === null || state.picks < rules.pickLimit;
   if (bases[1] !== null && rules.leadRule === 'open' && mayPick && random() < PICK)
     return [{ kind: 'pick', base: 'first', result: 'back' }];
-  const goes =
-    rules.stealAllowed && bases[1] !== null && bases[2] === null && bases[3] === null
-      ? random() < STEAL
-      : false;
+  const mayGo = rules.stealAllowed && bases[1] !== null && bases[2] === null && bases[3] === null;
+  const { goes, safe } = mayGo ? running(state, random) : { goes: false, safe: 0 };
   const style = random() < 0.25 ? 'slideStep' : 'legLift';
   const draw = random();
   const { ball, called, swinging, foul } = PITCHES;
@@ -58,21 +66,23 @@ function madeUpNext(state: GameState, random: Random, rates: BattingRates): Tell
     const pitch = { kind: 'pitch', result: 'ball', style } as const;
     const isDirt = random() < DIRT;
     return goes && balls < 3
-      ? [{ ...pitch, going: ['second'] }, stealOf(random)]
+      ? [{ ...pitch, going: ['second'] }, stealOf(random, safe)]
       : [isDirt ? { ...pitch, dirt: true } : pitch];
   }
   if (draw < ball + called + swinging) {
     const result = draw < ball + called ? 'called' : 'swinging';
     const pitch = { kind: 'pitch', result, style } as const;
-    return goes && strikes < 2 ? [{ ...pitch, going: ['second'] }, stealOf(random)] : [pitch];
+    return goes && strikes < 2 ? [{ ...pitch, going: ['second'] }, stealOf(random, safe)] : [pitch];
   }
-  if (draw < ball + called + swinging + foul) return [{ kind: 'pitch', result: 'foul', style }];
+  if (draw < ball + called + swinging + foul) {
+    return [{ kind: 'pitch', result: 'foul', style, ...(goes && { going: ['second' as const] }) }];
+  }
   return [inPlay(state, random, rates, style)];
 }
 
-function stealOf(random: Random): Telling {
+function stealOf(random: Random, safe: number): Telling {
   const runner: Move =
-    random() < SAFE ? { from: 'first', to: 'second' } : { from: 'first', out: 'second' };
+    random() < safe ? { from: 'first', to: 'second' } : { from: 'first', out: 'second' };
   return { kind: 'steal', style: 'straight', runners: [runner] };
 }
 
@@ -137,6 +147,7 @@ export type MadeUpTeller = (telling: Telling) => Pick<GameEvent, 'id' | 'device'
 /**
  * Plays a game on, entry by entry, from where a list stands.
  * @param events the list so far, with its opening; not changed
+ * @param running how runners on first go; without it some do, at random
  * @returns each next entry without a number, as a device that is away would have it
  */
 export function* playOn(
@@ -144,12 +155,13 @@ export function* playOn(
   random: Random,
   rates: BattingRates,
   tellerOf: MadeUpTeller,
+  running: MadeUpRunning = byShares,
 ): Generator<GameEvent> {
   const read = gameReader();
   let all = [...events];
   for (;;) {
     const { state } = read(all);
-    const tellings = state ? madeUpNext(state, random, rates) : [];
+    const tellings = state ? madeUpNext(state, random, rates, running) : [];
     if (tellings.length === 0) return;
     for (const telling of tellings) {
       const before = read(all).state;

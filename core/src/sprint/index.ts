@@ -17,7 +17,6 @@ export { runSeconds, runSpreadSeconds, type Gait, type Run } from './runs.ts';
 export {
   commonLeadFeet,
   conditionsOf,
-  SLIDE_STEP_SAVES_SECONDS,
   secondsPerFoot,
   typicalTime,
   usualRun,

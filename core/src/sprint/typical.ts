@@ -13,8 +13,6 @@ import { speedAfter, timeToCover } from './curve.ts';
 import { diveSeconds } from './dive.ts';
 import { runSeconds, runSpreadSeconds, stealFeet, type Gait, type Run } from './runs.ts';
 
-/** A slide step is this much quicker to the plate than a leg lift, when it was never timed. Agreed. */
-export const SLIDE_STEP_SAVES_SECONDS = 0.17;
 /** Holds of pitchers of all levels. Judgement. */
 const HOLD: TypicalTime = { mean: 2.4, sdBetween: 0.6, sdWithin: 0.6, min: 0.3, max: 12 };
 /** What the levels of the other sport do not tell, for rules that mix the two. Judgement. */
@@ -117,7 +115,7 @@ export function typicalTime(
     case 'delivery':
       if (softball) return SOFTBALL_DELIVERY;
       return context.style === 'slideStep'
-        ? shifted(level.delivery, -SLIDE_STEP_SAVES_SECONDS)
+        ? shifted(level.delivery, -level.slideStepSavesSeconds)
         : level.delivery;
     case 'flight':
       return softball ? level.delivery : BASEBALL_FLIGHT;

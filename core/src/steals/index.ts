@@ -2,6 +2,7 @@ export { STEAL_BASES, startOf, stealKinds, type StealBase, type StealKind } from
 export {
   legsOf,
   questionOf,
+  SLIDE_STEP_DOUBT_SECONDS,
   type Basis,
   type KnownPeople,
   type Leg,
@@ -22,6 +23,7 @@ export {
 } from './steal.ts';
 export {
   mixFigures,
+  type MixFigures,
   PITCHOUT_COSTS_RUNS,
   runningGame,
   SLIDE_STEP_COSTS_RUNS,

@@ -4,7 +4,6 @@ import { timesFromRelease } from '../rules/index.ts';
 import {
   expectedTime,
   predictRun,
-  SLIDE_STEP_SAVES_SECONDS,
   type Conditions,
   type Population,
   type Runner,
@@ -114,12 +113,10 @@ export interface Legs {
   start: Start;
 }
 
-/** A runner off second reads the pitcher easier than one off first. Agreed. */
-const JUMP_OFF_SECOND_SECONDS = -0.06;
 /** A right-handed batter is in the way of the throw to third. Agreed. */
 const RIGHT_HANDED_BATTER_SECONDS = 0.03;
 /** How far one pitcher's slide step saves more or less than another's. Judgement. */
-const SLIDE_STEP_DOUBT_SECONDS = 0.04;
+export const SLIDE_STEP_DOUBT_SECONDS = 0.04;
 /** Nobody says a time finer than to a hundredth. Judgement. */
 const SUPPOSED_DOUBT_SECONDS = 0.01;
 /** A delayed steal surprises. Agreed. */
@@ -177,7 +174,7 @@ function pitchLeg(question: StealQuestion): Leg | null {
         ...legLift,
         basis: 'reckoned',
         spread: lessSure(
-          later(legLift.spread, -SLIDE_STEP_SAVES_SECONDS),
+          later(legLift.spread, -field.level.slideStepSavesSeconds),
           SLIDE_STEP_DOUBT_SECONDS,
         ),
       };
@@ -201,7 +198,7 @@ function jumpLeg({ field, base, kind, pitcher, runner }: StealQuestion): Leg {
   return given('jump', {
     meanSeconds:
       level.jumpSeconds +
-      (base === 'second' ? 0 : JUMP_OFF_SECOND_SECONDS) +
+      (base === 'second' ? 0 : level.jumpOffSecondSeconds) +
       (left ? level.jumpLeftHanderSeconds : 0),
     sdSeconds: left
       ? Math.hypot(level.jumpSdSeconds, level.jumpLeftHanderSdSeconds)

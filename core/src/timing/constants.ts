@@ -61,6 +61,8 @@ export const LEVEL_CONSTANTS = {
   jumpSdSeconds: constant('Jump: try to try', 's', 0.005, 0.5, WITHIN),
   jumpLeftHanderSeconds: constant('Jump on a lefty, later by', 's', 0, 0.5, 'Added.'),
   jumpLeftHanderSdSeconds: constant('Jump on a lefty, more spread by', 's', 0, 0.5, 'Added.'),
+  jumpOffSecondSeconds: constant('Jump off second, later by', 's', -0.3, 0.2, 'Added.'),
+  slideStepSavesSeconds: constant('Slide step saves', 's', 0, 0.5, 'Where it was never timed.'),
   'tag.onLineSeconds': constant('Tag, throw on line', 's', 0, 1, 'Glove at the bag to the tag.'),
   'tag.onLineSdSeconds': constant('Tag, throw on line: try to try', 's', 0.005, 0.5, WITHIN),
   'tag.offLineSeconds': constant('Tag, throw off line', 's', 0, 1, 'The glove has to come back.'),

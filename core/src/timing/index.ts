@@ -11,6 +11,7 @@ export {
 export {
   constantOf,
   LEVEL_CONSTANT_KEYS,
+  type LevelConstantKey,
   LEVEL_CONSTANTS,
   levelOf,
   type LevelChanges,

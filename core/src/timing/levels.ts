@@ -44,6 +44,10 @@ export interface Level {
   jumpLeftHanderSeconds: number;
   /** How much less even his jump is on a left-hander (standard deviation, added as squares). */
   jumpLeftHanderSdSeconds: number;
+  /** How much later a runner off second goes than one off first: earlier, who reads the pitcher easier. Agreed. */
+  jumpOffSecondSeconds: number;
+  /** How much quicker a slide step is to the plate than a leg lift, when it was never timed. Agreed. */
+  slideStepSavesSeconds: number;
   /** Ball in the glove at the bag to tag, with the throw on line and off it. */
   tag: {
     onLineSeconds: number;
@@ -96,6 +100,9 @@ function typical(
   return { mean, sdBetween, sdWithin, min, max };
 }
 
+/** The same at every level. */
+const READ = { jumpOffSecondSeconds: -0.06, slideStepSavesSeconds: 0.17 };
+
 /** The levels a team can play at. */
 export const LEVELS: Record<LevelName, Level> = {
   pro: {
@@ -112,6 +119,7 @@ export const LEVELS: Record<LevelName, Level> = {
     jumpSeconds: 0.05,
     jumpLeftHanderSeconds: 0.06,
     jumpLeftHanderSdSeconds: 0.03,
+    ...READ,
     tag: {
       onLineSeconds: 0.09,
       onLineSdSeconds: 0.03,
@@ -153,6 +161,7 @@ export const LEVELS: Record<LevelName, Level> = {
     jumpSeconds: 0.09,
     jumpLeftHanderSeconds: 0.07,
     jumpLeftHanderSdSeconds: 0.03,
+    ...READ,
     tag: {
       onLineSeconds: 0.1,
       onLineSdSeconds: 0.03,
@@ -194,6 +203,7 @@ export const LEVELS: Record<LevelName, Level> = {
     jumpSeconds: 0.13,
     jumpLeftHanderSeconds: 0.08,
     jumpLeftHanderSdSeconds: 0.03,
+    ...READ,
     tag: {
       onLineSeconds: 0.1,
       onLineSdSeconds: 0.03,
@@ -235,6 +245,7 @@ export const LEVELS: Record<LevelName, Level> = {
     jumpSeconds: 0.18,
     jumpLeftHanderSeconds: 0.09,
     jumpLeftHanderSdSeconds: 0.04,
+    ...READ,
     tag: {
       onLineSeconds: 0.13,
       onLineSdSeconds: 0.04,
@@ -276,6 +287,7 @@ export const LEVELS: Record<LevelName, Level> = {
     jumpSeconds: 0.1,
     jumpLeftHanderSeconds: 0,
     jumpLeftHanderSdSeconds: 0,
+    ...READ,
     tag: {
       onLineSeconds: 0.15,
       onLineSdSeconds: 0.05,
@@ -317,6 +329,7 @@ export const LEVELS: Record<LevelName, Level> = {
     jumpSeconds: -0.02,
     jumpLeftHanderSeconds: 0,
     jumpLeftHanderSdSeconds: 0,
+    ...READ,
     tag: {
       onLineSeconds: 0.11,
       onLineSdSeconds: 0.03,
@@ -358,6 +371,7 @@ export const LEVELS: Record<LevelName, Level> = {
     jumpSeconds: 0.04,
     jumpLeftHanderSeconds: 0,
     jumpLeftHanderSdSeconds: 0,
+    ...READ,
     tag: {
       onLineSeconds: 0.14,
       onLineSdSeconds: 0.04,
@@ -399,6 +413,7 @@ export const LEVELS: Record<LevelName, Level> = {
     jumpSeconds: 0.08,
     jumpLeftHanderSeconds: 0,
     jumpLeftHanderSdSeconds: 0,
+    ...READ,
     tag: {
       onLineSeconds: 0.17,
       onLineSdSeconds: 0.05,

@@ -4,8 +4,8 @@ import type { Account } from '@bradyon/contract/accounts';
 import type { GateRun } from '@bradyon/contract/gates';
 import type { BattingRecord } from '@bradyon/contract/innings';
 import type { TestDiveRecord } from '@bradyon/contract/leads';
-import type { Random } from '@bradyon/core/maths';
-import type { Person } from '@bradyon/core/people';
+import { makeRandom, type Random } from '@bradyon/core/maths';
+import type { Person, Position } from '@bradyon/core/people';
 import { PRESETS } from '@bradyon/core/rules';
 import { conditionsOf, simulateGateRun, type Conditions } from '@bradyon/core/sprint';
 import { USUAL_NEEDED_CHANCE } from '@bradyon/core/steals';
@@ -63,6 +63,8 @@ export function demoTeamFile(
     games: [],
     reminders: NO_REMINDERS,
   };
+  /** A source of its own, so that nothing else of the demo depends on it. */
+  const watched = makeRandom(91);
   const add = (demo: DemoPerson, opponentId: OpponentId | null): void => {
     const person = personOf(demo, makeUuid(random) as PersonId, opponentId);
     file.people.push(person);
@@ -97,8 +99,31 @@ export function demoTeamFile(
   file.fielderLooks = demoLooks(theirs, today);
   file.reps = demoReps(batting, field.ruleset.sport, today);
   file.practices = demoPractices([...batting, ...bench], today);
+  for (const { people } of team.opponents) {
+    for (const demo of people.filter(({ positions: [first] }) => WATCHED.includes(first ?? 'DH'))) {
+      const person = file.people.find(
+        ({ opponentId, name }) => opponentId !== null && name === demo.name,
+      );
+      if (!person) continue;
+      // Nothing but their running, as one of ours is timed.
+      const running = {
+        ...demo,
+        id: person.id,
+        ours: true,
+        positions: [],
+        timed: 5,
+        otherTimed: 0,
+      };
+      for (const reading of readingsOf(watched, running, field, today)) {
+        file.readings.push(keptBy(watched, timers, reading));
+      }
+    }
+  }
   return file;
 }
+
+/** Those of theirs who run are timed from across the field. */
+const WATCHED: readonly Position[] = ['CF', 'SS', '2B'];
 
 function personOf(demo: DemoPerson, id: PersonId, opponentId: OpponentId | null): Person {
   const { number, name, throws, bats, positions, lead = null } = demo;

@@ -1,5 +1,6 @@
 import { gameLooksContract } from '@bradyon/contract/bases';
 import { gameBuntsContract } from '@bradyon/contract/bunts';
+import { seasonContract, sharedReplayContract } from '@bradyon/contract/review';
 import {
   deviceHereContract,
   devicesContract,
@@ -22,7 +23,7 @@ import { signedIn } from '../../http/session.ts';
 import { ownerOnly } from '../teams/index.ts';
 import { takeEntries } from './entries.ts';
 import * as games from './games.sql.ts';
-import { buntsOfSeason, looksOfSeason, seasonOf } from './season.ts';
+import { buntsOfSeason, callsOfSeason, looksOfSeason, seasonOf } from './season.ts';
 
 const NO_GAME = 'There is no such game any more.';
 
@@ -38,6 +39,19 @@ export function gameRoutes({ pool, reply, live }: Deps): Router {
   router.get('/:teamId/games/batting', async (req, res) => {
     const rows = await inTeam(pool, signedIn(req), idOf(req, 'teamId'), seasonOf);
     reply(res, gameBattingContract, rows);
+  });
+
+  router.get('/:teamId/games/calls', async (req, res) => {
+    const rows = await inTeam(pool, signedIn(req), idOf(req, 'teamId'), callsOfSeason);
+    reply(res, seasonContract, rows);
+  });
+
+  router.put('/:teamId/games/replay', async (req, res) => {
+    const replay = bodyOf(req, sharedReplayContract);
+    await inTeam(pool, signedIn(req), idOf<TeamId>(req, 'teamId'), (tx) =>
+      games.saveReplay(tx, replay),
+    );
+    res.status(204).end();
   });
 
   router.get('/:teamId/games/bunts', async (req, res) => {

@@ -9,6 +9,7 @@ import {
   type Game,
   type GameDraft,
 } from '@bradyon/contract/games';
+import type { SharedReplay } from '@bradyon/contract/review';
 import type { AccountId, GameId, TeamId } from '@bradyon/core/units';
 import sql, { raw } from 'sql-template-tag';
 import { many, maybeOne, one, type Tx } from '../../db/query.ts';
@@ -143,4 +144,15 @@ export function selectDevices(tx: Tx, gameId: GameId): Promise<DeviceSeen[]> {
         where game_id = ${gameId} and seen_at > now() - interval '6 hours'
         order by seen_at desc limit 40`,
   );
+}
+
+/** Shares a game with players, in place of the one before. */
+export async function saveReplay(tx: Tx, replay: SharedReplay): Promise<void> {
+  await tx.query(sql`update teams set replay = ${JSON.stringify(replay)} where id = app_team()`);
+}
+
+/** The game that is shared with players, for one who drills by a code; null: none is. */
+export async function selectReplay(tx: Tx): Promise<SharedReplay | null> {
+  return (await one<{ replay: SharedReplay | null }>(tx, sql`select drill_replay() as replay`))
+    .replay;
 }

@@ -1,4 +1,4 @@
 export { entranceRoutes, passRoutes } from './passes.routes.ts';
 export { gameRoutes } from './games.routes.ts';
 export { makeLive, type Live } from './live.ts';
-export { restoreGames, selectGamesWhole } from './games.sql.ts';
+export { restoreGames, selectGamesWhole, selectReplay } from './games.sql.ts';

@@ -49,6 +49,9 @@ function BoxOf() {
         </h1>
         <span className="quiet">{longDate(game.game.startsAt)}</span>
         <div className="more-row">
+          <Link className="btn btn-primary" to="../review" relative="path">
+            Review
+          </Link>
           <Link className="btn btn-outline-primary" to="../log" relative="path">
             Log
           </Link>
@@ -71,7 +74,8 @@ function BoxOf() {
           </Button>
         </div>
       </div>
-      <section className="card-box box-line" aria-label="Line score">
+      {/* Extra innings scroll. */}
+      <section className="card-box box-line" aria-label="Line score" tabIndex={0}>
         <table>
           <thead>
             <tr>

@@ -9,6 +9,9 @@ export function GameTabs() {
       label="Game"
       pages={[
         { to: `/teams/${id}/games`, text: 'Games' },
+        { to: `/teams/${id}/games/season`, text: 'Season' },
+        { to: `/teams/${id}/games/book`, text: 'Book' },
+        { to: `/teams/${id}/games/growth`, text: 'Growth' },
         { to: `/teams/${id}/games/reminders`, text: 'Reminders' },
       ]}
     />

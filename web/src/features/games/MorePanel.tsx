@@ -58,6 +58,9 @@ export function MorePanel({ taps, onClose }: { taps: Taps; onClose: () => void }
           {rare('Ball in the dirt', () => {
             taps.pitch({ result: 'ball', dirt: true });
           })}
+          {rare('Pitch-out', () => {
+            taps.pitch({ result: 'ball', pitchOut: true });
+          })}
           {rare(
             'Wild pitch, runners up one',
             () => {

@@ -3,6 +3,7 @@ import { memo } from 'react';
 import { distance, percent, RaceView, seconds, VerdictBadge } from '../../ui/index.ts';
 import { personLabel } from '../people/index.ts';
 import { gapOf, lanesOf, wordsOf } from '../steals/index.ts';
+import { BookLine } from './BookLine.tsx';
 import type { Desk } from './useDesk.ts';
 import { useGame } from './useGame.ts';
 
@@ -51,9 +52,12 @@ export function RaceBox({ desk, behind }: { desk: Desk; behind: Desk }) {
   );
 }
 
-const RaceUnder = memo(function RaceUnder({ desk: { safeLeadFeet, situation } }: { desk: Desk }) {
+const RaceUnder = memo(function RaceUnder({ desk }: { desk: Desk }) {
+  const { safeLeadFeet, situation } = desk;
+  const { weBat } = useGame();
   return (
     <p className="race-under">
+      {weBat && <BookLine desk={desk} />}
       {safeLeadFeet !== null && <span>Safe lead {distance(safeLeadFeet)}</span>}
       {situation.picksLeft !== null && <span>{situation.picksLeft} throws over left</span>}
       {situation.picks > 0 && <span>{situation.picks} over to this batter</span>}

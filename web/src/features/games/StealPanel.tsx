@@ -19,6 +19,14 @@ const PITCHES = [
   { value: 'ball', text: 'Ball' },
   { value: 'called', text: 'Called strike' },
   { value: 'swinging', text: 'Swing and miss' },
+  { value: 'pitchOut', text: 'Pitch-out' },
+] as const;
+
+const THROWS = [
+  { value: 'none', text: 'Not seen' },
+  { value: 'onLine', text: 'On line' },
+  { value: 'offLine', text: 'Off line' },
+  { value: 'away', text: 'Away' },
 ] as const;
 
 /** A steal with the pitch it went with: who went, how it ended, what the pitch was. */
@@ -34,6 +42,7 @@ export function StealPanel({ taps, onClose }: { taps: Taps; onClose: () => void 
   );
   const [style, setStyle] = useState<(typeof STYLES)[number]['value']>('straight');
   const [pitch, setPitch] = useState<(typeof PITCHES)[number]['value']>('ball');
+  const [thrown, setThrown] = useState<(typeof THROWS)[number]['value']>('none');
   const moves = on.flatMap((from): Move[] => {
     const end = ends[from] ?? 'stays';
     if (end === 'stays') return [];
@@ -65,6 +74,7 @@ export function StealPanel({ taps, onClose }: { taps: Taps; onClose: () => void 
           />
         ))}
         <Choice label="The pitch" showLabel value={pitch} options={PITCHES} onChange={setPitch} />
+        <Choice label="The throw" showLabel value={thrown} options={THROWS} onChange={setThrown} />
         <Choice label="How" showLabel value={style} options={STYLES} onChange={setStyle} />
       </Modal.Body>
       <Modal.Footer>
@@ -74,7 +84,11 @@ export function StealPanel({ taps, onClose }: { taps: Taps; onClose: () => void 
         <Button
           disabled={moves.length === 0}
           onClick={() => {
-            taps.steal(moves, isDouble ? 'double' : style, { result: pitch });
+            taps.steal(
+              moves,
+              { style: isDouble ? 'double' : style, ...(thrown !== 'none' && { throw: thrown }) },
+              pitch === 'pitchOut' ? { result: 'ball', pitchOut: true } : { result: pitch },
+            );
             onClose();
           }}
         >

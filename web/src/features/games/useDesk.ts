@@ -20,7 +20,7 @@ import type { Situation } from '@bradyon/core/games';
 import type { Person } from '@bradyon/core/people';
 import { pitchesFor } from '@bradyon/core/race';
 import { expectedTime } from '@bradyon/core/sprint';
-import { judgeSteal } from '@bradyon/core/steals';
+import { judgeSteal, type StealQuestion } from '@bradyon/core/steals';
 import { plainContext, rhythmOf, type DeliveryStyle } from '@bradyon/core/timing';
 import type { GameId, PersonId } from '@bradyon/core/units';
 import { useMemo } from 'react';
@@ -58,6 +58,8 @@ export interface Desk {
   /** Every way to go. */
   steals: readonly StealHere[];
   needed: number;
+  /** What the race is about, in chance to win of the side at bat; null: nobody may go. */
+  stake: { safe: number; hold: number; out: number } | null;
   /** So little is at stake that the inputs are not good enough to tell. */
   isTie: boolean;
   plays: readonly RankedPlay[];
@@ -196,12 +198,9 @@ export function useDesk(game: GameInHand): Desk {
 
   function theirSteal() {
     if (!race) return null;
-    const at = (next: StealHere['question'], pitch?: 'pitchout'): number =>
-      judgeSteal(next, {
-        needed: needed(race.gamble),
-        pitches: pitchesFor(pitch ? { pitch } : { count: null }),
-      }).chance;
     const { question } = race;
+    const at = (next: StealQuestion, pitch?: 'pitchout'): number =>
+      chanceAgainst(next, needed(race.gamble), pitch);
     const hasStyles = team.ruleset.leadRule === 'open';
     return {
       gamble: race.gamble,
@@ -287,6 +286,7 @@ export function useDesk(game: GameInHand): Desk {
     race,
     steals,
     needed: race ? needed(race.gamble) : team.neededChance,
+    stake,
     isTie: stake !== null && Math.max(stake.safe - stake.hold, stake.hold - stake.out) < NO_STAKE,
     odds,
     value,
@@ -340,6 +340,12 @@ export function useDesk(game: GameInHand): Desk {
       LEAD_RISK,
     );
   }
+}
+
+/** The chance of a steal on the usual pitches, or on a pitch-out. @param needed 0..1 */
+export function chanceAgainst(question: StealQuestion, needed: number, pitch?: 'pitchout'): number {
+  const pitches = pitchesFor(pitch ? { pitch } : { count: null });
+  return judgeSteal(question, { needed, pitches }).chance;
 }
 
 /** Worked out when it is first asked for, then kept. */

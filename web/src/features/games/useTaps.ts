@@ -8,11 +8,14 @@ import { useTeam } from '../teams/index.ts';
 
 type Pitch = Omit<Extract<Telling, { kind: 'pitch' }>, 'kind' | 'style'>;
 
+/** How runners went, and how the catcher threw. */
+type Steal = Pick<Extract<Telling, { kind: 'steal' }>, 'style' | 'throw'>;
+
 /** What a tap on the desk tells. Before each pitch the call is kept as it was known. */
 export interface Taps {
   pitch: (pitch: Pitch) => void;
   tell: (telling: Telling) => void;
-  steal: (runners: Move[], style: string, pitch: Pitch) => void;
+  steal: (runners: Move[], how: Steal, pitch: Pitch) => void;
 }
 
 /** Kinds that a call waits for: after one of them what came of it is known. */
@@ -30,7 +33,7 @@ export function useTaps(desk: Desk, game: GameInHand): Taps {
     const { events, situation } = live.getState();
     const open = openCall(events);
     if (open !== null && open.slot === situation?.slot) return null;
-    const call = callOf(desk, game, place, gameId);
+    const call = callOf(desk, game, place, gameId, team.levelChanges);
     return call && { kind: 'advice', plays: call, taken: null };
   };
   const keepResult = (): void => {
@@ -56,10 +59,10 @@ export function useTaps(desk: Desk, game: GameInHand): Taps {
     pitch: (pitch) => {
       tell({ kind: 'pitch', ...pitch, ...(hasStyles && { style: desk.style }) });
     },
-    steal: (runners, style, pitch) => {
+    steal: (runners, how, pitch) => {
       const going = runners.flatMap(({ to, out }) => to ?? out ?? []);
       tell({ kind: 'pitch', ...pitch, going, ...(hasStyles && { style: desk.style }) });
-      tell({ kind: 'steal', style, runners });
+      tell({ kind: 'steal', ...how, runners });
     },
   };
 }

@@ -1,1 +1,2 @@
 export { gapOf, lanesOf, wordsOf } from './words.ts';
+export { useEarlierJump } from './useEarlierJump.ts';
