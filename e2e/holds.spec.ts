@@ -1,0 +1,93 @@
+import { Coach } from './pages/coach.ts';
+import { expect, test } from './pages/test.ts';
+
+test('a quick runner of theirs: who holds them close, by what, and a pitcher’s rhythm is drilled', async ({
+  page,
+}) => {
+  const coach = new Coach(page);
+  await coach.openDemo();
+  await coach.go('Hold');
+  await page.getByRole('navigation', { name: 'Hold' }).getByRole('link', { name: 'Board' }).click();
+  const row = page.getByRole('row', { name: /4 Dmitri Oyelowo/ });
+  await expect(row).toContainText(/\d+\+?%/);
+  // On the slower pitcher they go, unless he slides.
+  await row.getByRole('button', { name: /Slide step/ }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Hold' })).toBeVisible();
+  const answer = page.getByText(/^They go: \d+\+?% safe\. A slide step makes it \d+\+?%/);
+  await expect(answer).toBeVisible();
+  await expect(answer).toContainText(/Deliver in 1\.\d\d\ss or quicker\./);
+  await expect(page.getByText(/^About 1 in \d+$/)).toBeVisible();
+  // A quicker battery, and the same runner stays.
+  await page.getByLabel('Our pitcher').selectOption({ label: '11 Oskar Lindahl, left' });
+  await expect(page.getByText(/^They stay: /)).toBeVisible();
+
+  await page.getByRole('button', { name: 'Rhythm drill' }).click();
+  for (let hold = 1; hold <= 4; hold += 1) {
+    await page.getByRole('button', { name: 'Set', exact: true }).click();
+    await page.getByRole('button', { name: 'First move', exact: true }).click();
+    await expect(page.getByText(new RegExp(`^Hold ${String(hold)}: `))).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Undo the last one' }).click();
+  await expect(page.getByText(/^Hold 3: /)).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the times on file' }).click();
+  await expect(page.getByText(/holds timed\.$/)).toBeVisible();
+});
+
+test('eight holds are drawn, and fifty for the catcher, new each time and on one page', async ({
+  page,
+}) => {
+  const coach = new Coach(page);
+  await coach.openDemo();
+  await coach.go('Hold');
+  const plan = page.locator('.hold-plan');
+  await expect(plan.getByRole('listitem')).toHaveCount(8);
+  const before = await plan.innerText();
+  await page.getByRole('button', { name: 'Draw again' }).click();
+  await expect.poll(() => plan.innerText()).not.toBe(before);
+  await page.locator('main').getByRole('link', { name: 'Hold card' }).last().click();
+  await expect(page.getByRole('row', { name: /^50 / })).toBeVisible();
+  const card = await page.locator('.hold-columns').innerText();
+  await page.getByRole('button', { name: 'Draw a new card' }).click();
+  await expect.poll(() => page.locator('.hold-columns').innerText()).not.toBe(card);
+  const onePage = async (): Promise<void> => {
+    await page.emulateMedia({ media: 'print' });
+    const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
+    await page.emulateMedia({ media: 'screen' });
+  };
+  await onePage();
+  await page.getByText('Who may run').click();
+  await expect(page.getByRole('row', { name: /4 Dmitri Oyelowo/ })).toContainText('%');
+  await onePage();
+});
+
+test('at second the pick that works is named, by lead, hips and depth', async ({ page }) => {
+  const coach = new Coach(page);
+  await coach.openDemo();
+  await coach.go('Hold');
+  await page
+    .getByRole('navigation', { name: 'Hold' })
+    .getByRole('link', { name: 'Second' })
+    .click();
+  const more = page.getByRole('button', { name: 'Their lead: more' });
+  for (let half = 0; half < 10; half += 1) await more.click();
+  const said = page.getByRole('status').filter({ hasText: /out \d+\+?% of the time/ });
+  await expect(said).toBeVisible();
+  const less = page.getByRole('button', { name: 'Their lead: less' });
+  for (let half = 0; half < 20; half += 1) await less.click();
+  await expect(page.getByText(/^No pick gets them/)).toBeVisible();
+});
+
+test('where nobody leads off there is a race and nothing to hold', async ({ page }) => {
+  const coach = new Coach(page);
+  await coach.openDemo();
+  const teams = (await (await page.request.get('/api/teams')).json()) as { id: string }[];
+  await page.goto(`/teams/${teams[1]?.id ?? ''}/hold`);
+  await expect(page.getByText(/^They (go|stay): \d+\+?% safe/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Next eight holds' })).toHaveCount(0);
+  await page
+    .getByRole('navigation', { name: 'Hold' })
+    .getByRole('link', { name: 'Hold card' })
+    .click();
+  await expect(page.getByText(/nothing to hold/)).toBeVisible();
+});

@@ -1,0 +1,20 @@
+import { PageTabs } from '../../ui/index.ts';
+import { useTeam } from '../teams/index.ts';
+
+const PAGES = [
+  { to: 'hold', text: 'Hold' },
+  { to: 'hold/board', text: 'Board' },
+  { to: 'hold/second', text: 'Second' },
+  { to: 'hold/card', text: 'Hold card' },
+];
+
+/** The questions about keeping their runners close. */
+export function HoldTabs() {
+  const { id } = useTeam();
+  return (
+    <PageTabs
+      label="Hold"
+      pages={PAGES.map(({ to, text }) => ({ to: `/teams/${id}/${to}`, text }))}
+    />
+  );
+}

@@ -1,0 +1,60 @@
+import type { Holding, HoldEnd, Readable } from '@bradyon/core/holds';
+import { percent, seconds } from '../../ui/index.ts';
+
+/** "They go: 84% safe. A slide step makes it 58%. Deliver in 1.31 s or quicker." */
+export function answerText({
+  legLift,
+  slideStep,
+  pitchOut,
+  takes,
+  deliverSeconds,
+}: Holding): string {
+  const deliver =
+    deliverSeconds === null || deliverSeconds <= 0
+      ? ''
+      : ` Deliver in ${seconds(Math.floor(deliverSeconds * 100) / 100)} or quicker.`;
+  const slide = slideStep ? ` A slide step makes it ${percent(slideStep.chance)}.` : '';
+  switch (takes) {
+    case 'asWeAre':
+      return `They stay: ${percent(legLift.chance)} safe.${deliver}`;
+    case 'slideStep':
+      return `They go: ${percent(legLift.chance)} safe.${slide}${deliver}`;
+    case 'pitchOut':
+      return `They go: ${percent(legLift.chance)} safe. A pitch-out makes it ${percent(pitchOut.chance)}.${deliver}`;
+    case 'cannot':
+      return `They go: ${percent(legLift.chance)} safe. We cannot stop them with what we have.${slide}`;
+  }
+}
+
+export const TAKES_TEXT: Record<Holding['takes'], string> = {
+  asWeAre: 'As we are',
+  slideStep: 'Slide step',
+  pitchOut: 'Pitch-out',
+  cannot: 'Cannot stop',
+};
+
+export const END_TEXT: Record<HoldEnd, string> = {
+  pitch: 'Pitch',
+  pitchOut: 'Pitch-out',
+  throwOver: 'Throw over',
+  stepOff: 'Step off',
+};
+
+/** What a runner who counts makes of holds. */
+export function readableText({ word, atSeconds, share, holds }: Readable): string {
+  const counted = `${String(holds)} holds timed.`;
+  if (word === 'cannot') return `Cannot be timed. ${counted}`;
+  const moment = `about ${seconds(atSeconds)}, ${percent(share)} of what is left`;
+  return word === 'can'
+    ? `Can be timed: at ${moment}. ${counted}`
+    : `Can be timed somewhat: at ${moment}. ${counted}`;
+}
+
+export function looksText(looks: number): string {
+  return looks === 0 ? 'No look' : looks === 1 ? '1 look' : '2 looks';
+}
+
+/** "1 in 9". */
+export function oneIn(share: number): string {
+  return `1 in ${String(Math.round(1 / share))}`;
+}
