@@ -15,6 +15,7 @@ const CORE_ORDER = [
   'race',
   'leads',
   'steals',
+  'holds',
   'innings',
   'bunts',
   'bases',
@@ -22,6 +23,7 @@ const CORE_ORDER = [
   'signs',
   'games',
   'advice',
+  'review',
   'files',
 ];
 const FEATURES = {
@@ -38,6 +40,7 @@ const FEATURES = {
     'bunts',
     'bases',
     'drills',
+    'signs',
     'files',
   ],
   web: [
@@ -58,6 +61,9 @@ const FEATURES = {
     'games',
     'advice',
     'drills',
+    'signs',
+    'review',
+    'holds',
   ],
 };
 

@@ -13,7 +13,7 @@ test.use({
 test('a screen that does not load says so, and the watch goes on beside it', async ({ page }) => {
   const coach = new Coach(page);
   await coach.makeSeason();
-  const part = '**/assets/StealPage-*.js';
+  const part = '**/assets/StealRooms-*.js';
   await page.route(part, (route) => route.abort());
   await coach.go('Steal');
   await expect(page.getByRole('alert')).toContainText('This screen did not load');

@@ -49,6 +49,13 @@ const SCREENS = [
   'leads/second',
   'leads/third',
   'leads/sheet',
+  'hold',
+  'hold/board',
+  'hold/second',
+  'hold/card',
+  'games/season',
+  'games/book',
+  'games/growth',
   'signs',
   'signs/drills',
   'signs/series',
@@ -68,6 +75,7 @@ const SCREENS = [
   'drills/starts',
   'drills/reads',
   'drills/leaves',
+  'drills/squeeze',
   'drills/sends',
   'drills/progress',
   'field',
@@ -170,6 +178,14 @@ for (const { device, viewport, colorScheme } of LOOKS) {
         ({ baseball, practice }) => `/teams/${baseball}/drills/${practice}${screen}`,
       ]),
       ['the box of a game', ({ baseball, played }) => `/teams/${baseball}/games/${played}/box`],
+      [
+        'a game played again',
+        ({ baseball, played }) => `/teams/${baseball}/games/${played}/replay`,
+      ],
+      [
+        'the review of a game',
+        ({ baseball, played }) => `/teams/${baseball}/games/${played}/review`,
+      ],
       ["a person's times", ({ baseball, person }) => `/teams/${baseball}/timing/${person}`],
     ];
     for (const [name, address] of inside) {

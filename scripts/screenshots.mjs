@@ -19,7 +19,7 @@ const ROSTER = [
 
 /** Nineteen at most: on a phone and at night what matters most. */
 const DROPPED = {
-  '': ['files', 'gates', 'thumb'],
+  '': ['files', 'gates', 'thumb', 'person', 'go-card'],
   '-phone': ['leads'],
   '-night': ['steal', 'time'],
 };
@@ -103,6 +103,13 @@ async function takeAll(browser, address) {
     await page.locator('.field').waitFor();
     await take('leads');
     if (device === '') {
+      await work.getByRole('link', { name: 'Hold' }).click();
+      await page.getByLabel('Our pitcher').selectOption({ label: '15 Ravi Hallmark' });
+      await page.getByLabel('Their runner').selectOption({ label: '4 Dmitri Oyelowo' });
+      await page.getByText(/^They go/).waitFor();
+      await take('hold');
+    }
+    if (device === '') {
       await work.getByRole('link', { name: 'Odds' }).click();
       await page.getByText('Your lineup against').waitFor();
       await take('odds');
@@ -122,6 +129,10 @@ async function takeAll(browser, address) {
       await page.getByRole('link', { name: /^Running day/ }).click();
       await page.getByRole('region', { name: 'Timetable' }).waitFor();
       await take('drills');
+      await work.getByRole('link', { name: 'Game' }).click();
+      await page.getByRole('link', { name: 'Season', exact: true }).click();
+      await page.getByText(/bars lie outside what is ordinary/).waitFor();
+      await take('season');
     }
     if (device === '') {
       await work.getByRole('link', { name: 'Team' }).click();

@@ -10,6 +10,7 @@ const ADDRESSES = {
   Drills: /\/drills/,
   Steal: /\/steals/,
   Leads: /\/leads/,
+  Hold: /\/hold/,
   Odds: /\/innings/,
   Team: /\/people/,
 };

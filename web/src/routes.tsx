@@ -26,6 +26,10 @@ const RunnerVerdict = lazy(async () => ({
   default: (await import('./features/steals/RunnerVerdict.tsx')).RunnerVerdict,
 }));
 
+/** Pages that come together. */
+const settings = () => import('./features/teams/settings.ts');
+const reviews = () => import('./features/review/index.ts');
+
 const work: RouteObject[] = [
   { index: true, element: <Navigate to="timing" replace /> },
   screen('games', async () => (await import('./features/games/GamesPage.tsx')).GamesPage),
@@ -34,6 +38,11 @@ const work: RouteObject[] = [
     'games/reminders',
     async () => (await import('./features/games/RemindersPage.tsx')).RemindersPage,
   ),
+  screen('games/book', async () => (await reviews()).BookPage),
+  screen('games/growth', async () => (await reviews()).GrowthPage),
+  screen('games/season', async () => (await import('./features/review/SeasonPage.tsx')).SeasonPage),
+  screen('games/:gameId/review', async () => (await reviews()).GameReviewPage),
+  screen('games/:gameId/replay', async () => (await reviews()).ReplayPage),
   screen('games/:gameId', async () => (await import('./features/games/GamePage.tsx')).GamePage),
   screen('games/:gameId/box', async () => (await import('./features/games/BoxPage.tsx')).BoxPage),
   screen('games/:gameId/log', async () => (await import('./features/games/LogPage.tsx')).LogPage),
@@ -52,13 +61,9 @@ const work: RouteObject[] = [
     'timing/:personId',
     async () => (await import('./features/timing/PersonTimesPage.tsx')).PersonTimesPage,
   ),
-  screen('steals', async () => (await import('./features/steals/StealPage.tsx')).StealPage),
-  screen('steals/board', async () => (await import('./features/steals/BoardPage.tsx')).BoardPage),
-  screen('steals/card', async () => (await import('./features/steals/CardPage.tsx')).CardPage),
-  screen('leads', async () => (await import('./features/leads/FirstPage.tsx')).FirstPage),
-  screen('leads/second', async () => (await import('./features/leads/SecondPage.tsx')).SecondPage),
-  screen('leads/third', async () => (await import('./features/leads/ThirdPage.tsx')).ThirdPage),
-  screen('leads/sheet', async () => (await import('./features/leads/SheetPage.tsx')).SheetPage),
+  screen('steals/*', async () => (await import('./features/steals/StealRooms.tsx')).StealRooms),
+  screen('leads/*', async () => (await import('./features/leads/LeadRooms.tsx')).LeadRooms),
+  screen('hold/*', async () => (await import('./features/holds/HoldRooms.tsx')).HoldRooms),
   screen('bunts/*', async () => (await import('./features/bunts/BuntRooms.tsx')).BuntRooms),
   screen('bases/*', async () => (await import('./features/bases/BasesRooms.tsx')).BasesRooms),
   screen('drills/*', async () => (await import('./features/drills/DrillRooms.tsx')).DrillRooms),
@@ -90,11 +95,11 @@ const work: RouteObject[] = [
     ]);
     return () => <RosterPage KeyTime={KeyTime} FirstSteps={FirstSteps} />;
   }),
-  screen('rules', async () => (await import('./features/teams/RulesPage.tsx')).RulesPage),
-  screen('field', async () => (await import('./features/teams/FieldPage.tsx')).FieldPage),
-  screen('level', async () => (await import('./features/teams/LevelPage.tsx')).LevelPage),
+  screen('rules', async () => (await settings()).RulesPage),
+  screen('field', async () => (await settings()).FieldPage),
+  screen('level', async () => (await settings()).LevelPage),
   screen('files', async () => (await import('./features/files/FilesPage.tsx')).FilesPage),
-  screen('staff', async () => (await import('./features/teams/StaffPage.tsx')).StaffPage),
+  screen('staff', async () => (await settings()).StaffPage),
 ];
 
 export const routes = createBrowserRouter([
