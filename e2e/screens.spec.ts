@@ -32,6 +32,7 @@ const SCREENS = [
   'timing?watch=outfield',
   'timing/thumb',
   'timing/thumb?mode=together',
+  'timing/ear',
   'timing/clip',
   'timing/gates',
   'files',

@@ -72,6 +72,7 @@ async function benchCore() {
     return import(`data:text/javascript;base64,${Buffer.from(output[0].code).toString('base64')}`);
   };
   (await benchOf('timing')).benchTiming(print);
+  (await benchOf('ear')).benchEar(print);
   (await benchOf('steals')).benchSteals(print);
   (await benchOf('innings')).benchInnings(print);
   (await benchOf('games')).benchGames(print);

@@ -54,13 +54,7 @@ const work: RouteObject[] = [
     const { TimePage } = await import('./features/timing/TimePage.tsx');
     return () => <TimePage Verdict={RunnerVerdict} />;
   }),
-  screen('timing/thumb', async () => (await import('./features/thumb/ThumbPage.tsx')).ThumbPage),
-  screen('timing/clip', async () => (await import('./features/clip/ClipPage.tsx')).ClipPage),
-  screen('timing/gates', async () => (await import('./features/gates/GatesPage.tsx')).GatesPage),
-  screen(
-    'timing/:personId',
-    async () => (await import('./features/timing/PersonTimesPage.tsx')).PersonTimesPage,
-  ),
+  screen('timing/*', async () => (await import('./TimeRooms.tsx')).TimeRooms),
   screen('steals/*', async () => (await import('./features/steals/StealRooms.tsx')).StealRooms),
   screen('leads/*', async () => (await import('./features/leads/LeadRooms.tsx')).LeadRooms),
   screen('hold/*', async () => (await import('./features/holds/HoldRooms.tsx')).HoldRooms),

@@ -43,6 +43,7 @@ export {
   METHODS,
   READING_KINDS,
   START_TECHNIQUES,
+  boundsOf,
   describeMisfit,
   plainContext,
   type AsideReason,
@@ -61,16 +62,22 @@ export {
   calibrate,
   calibrationsOf,
   eventCalibration,
-  EVENT_PRIORS,
   REPS_FOR_CALIBRATION,
   spreadsTogether,
   TOGETHER_ENOUGH,
   TOGETHER_LEAST,
-  type ThumbEvent,
   type ThumbRep,
   type TogetherSpread,
 } from './thumb.ts';
-export { THUMB_PRIORS, thumbPriorFor, timerOf, type Thumbs } from './timer.ts';
+export {
+  EVENT_PRIORS,
+  stepOfDeviation,
+  THUMB_PRIORS,
+  thumbPriorFor,
+  timerOf,
+  type ThumbEvent,
+  type Thumbs,
+} from './timer.ts';
 export {
   READY,
   WATCH_PLANS,

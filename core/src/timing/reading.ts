@@ -34,7 +34,7 @@ export const START_TECHNIQUES = ['dropStep', 'crossover', 'rocker', 'frontFoot']
 export type StartTechnique = (typeof START_TECHNIQUES)[number];
 
 /** How the time was taken. */
-export const METHODS = ['thumb', 'clip', 'gate', 'typed', 'import'] as const;
+export const METHODS = ['thumb', 'clip', 'gate', 'typed', 'import', 'ear'] as const;
 export type Method = (typeof METHODS)[number];
 
 /** Why a reading does not count, in the words the coach taps. */
@@ -65,7 +65,10 @@ export interface ReadingDraft {
   fromFeet: number | null;
   toFeet: number | null;
   method: Method;
-  /** The finest step of the instrument, seconds: a clip's frame, a gate's tick; null for thumbs and files. */
+  /**
+   * The finest step of the instrument, seconds: a clip's frame, a gate's tick; for what was heard the step
+   * that would leave as much doubt. null for thumbs and files.
+   */
   resolutionSeconds: number | null;
   /** The reading of another person that this one replaces: it was his after all. Null for most. */
   movedFrom: ReadingId | null;
@@ -119,6 +122,11 @@ export const KIND_RULES: Record<ReadingKind, KindRule> = {
   dash: { seconds: { min: 0.2, max: 20 }, bases: [], needsBase: false, start: true },
   outfieldThrow: { seconds: { min: 0.8, max: 9 }, bases: BASES, needsBase: true },
 };
+
+/** What a kind can last at all, seconds, whatever the level. */
+export function boundsOf(kind: ReadingKind): { min: number; max: number } {
+  return KIND_RULES[kind].seconds;
+}
 
 /** What of a reading says which others it can be set against. */
 export type ReadingContext = Pick<

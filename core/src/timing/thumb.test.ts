@@ -11,6 +11,7 @@ import {
   lateTaps,
   nextThumbPitch,
   spreadsTogether,
+  stepOfDeviation,
   THUMB_PRIORS,
   timerOf,
   type ReadingKind,
@@ -149,6 +150,38 @@ describe('timerOf', () => {
     });
     const flying = { ...delivery, kind: 'dash', method: 'gate', fromFeet: 10 } as const;
     expect(timerOf(flying, new Map()).biasSeconds).toBe(0);
+  });
+
+  it('takes what was heard from end to end for the truth, as far off as it says', () => {
+    const pop = {
+      ...delivery,
+      kind: 'pop',
+      method: 'ear',
+      resolutionSeconds: stepOfDeviation(0.012),
+    } as const;
+    const timer = timerOf(pop, new Map());
+    expect(timer.biasSeconds).toBeCloseTo(0.01, 9);
+    expect(timer.sdSeconds).toBeCloseTo(0.012, 6);
+    // Half a thumb is in a delivery: it begins late, and the ear ends it on time.
+    const half = timerOf({ ...delivery, method: 'ear', resolutionSeconds: 0.02 }, new Map());
+    expect(half.biasSeconds).toBeCloseTo(-0.06, 9);
+    expect(half.sdSeconds).toBeGreaterThan(0.04);
+    expect(half.sdSeconds).toBeLessThan(0.05);
+    const toFirst = { ...delivery, kind: 'homeToFirst', method: 'ear' } as const;
+    expect(timerOf(toFirst, new Map()).biasSeconds).toBeCloseTo(0.07, 9);
+  });
+
+  it('takes the end that a drilled thumb taps beside the ear as the drill has seen it', () => {
+    const reps = Array.from({ length: 30 }, (_, nth) => ({
+      lateSeconds: { firstMove: 0.18 + 0.01 * (nth % 2), mitt: 0.05, bag: 0.05 },
+      frameSeconds: 0,
+    }));
+    const heard = { ...delivery, method: 'ear', resolutionSeconds: 0.02 } as const;
+    const drilled = timerOf(heard, new Map([[me, calibrationsOf(reps)]]));
+    // .18 late is .08 more than is typical of a first move.
+    expect(drilled.biasSeconds).toBeLessThan(-0.06 - 0.06);
+    const few = new Map([[me, calibrationsOf(reps.slice(0, 4))]]);
+    expect(timerOf(heard, few)).toEqual(timerOf(heard, new Map()));
   });
 
   it('takes a dash as it truly is: a hand starts it late', () => {

@@ -1,21 +1,13 @@
 import { mean, sampleDeviation, studentQuantile } from '../maths/index.ts';
 import type { ReadingKind } from './reading.ts';
 import type { Calibration } from './calibration.ts';
-import { THUMB_PRIORS, type ThumbPrior } from './timer.ts';
-
-/** The events a thumb taps, and how late it usually is. */
-export type ThumbEvent = 'firstMove' | 'release' | 'mitt' | 'bag';
-
-/**
- * How late a typical thumb taps each event, seconds. Judgement, chosen so that their differences are
- * the agreed biases of delivery and pop.
- */
-export const EVENT_PRIORS: Record<ThumbEvent, ThumbPrior> = {
-  firstMove: { biasSeconds: 0.1, biasSdSeconds: 0.05, sdSeconds: 0.04 },
-  release: { biasSeconds: 0.07, biasSdSeconds: 0.05, sdSeconds: 0.035 },
-  mitt: { biasSeconds: 0.06, biasSdSeconds: 0.05, sdSeconds: 0.035 },
-  bag: { biasSeconds: 0.05, biasSdSeconds: 0.05, sdSeconds: 0.035 },
-};
+import {
+  EVENT_PRIORS,
+  THUMB_PRIORS,
+  type KnownThumb,
+  type ThumbEvent,
+  type ThumbPrior,
+} from './timer.ts';
 
 const PRIOR_FREEDOM_HALF = 4;
 const LEAST_OWN_SHARE = 0.4;
@@ -73,15 +65,14 @@ export const REPS_FOR_CALIBRATION = 5;
 const NEWEST_REPS = 60;
 
 /**
- * What the drill says about a thumb, kind by kind; kinds with fewer than five reps are absent.
+ * What the drill says about a thumb, kind by kind and event by event; those with fewer than five reps
+ * are absent.
  * @param reps the newest last
  */
-export function calibrationsOf(
-  reps: readonly ThumbRep[],
-): Partial<Record<ReadingKind, Calibration>> {
+export function calibrationsOf(reps: readonly ThumbRep[]): KnownThumb {
   const newest = reps.slice(-NEWEST_REPS);
   const frameSeconds = newest.length === 0 ? 0 : mean(newest.map((rep) => rep.frameSeconds));
-  const found: Partial<Record<ReadingKind, Calibration>> = {};
+  const found: KnownThumb = {};
   for (const [kind, [from, to]] of Object.entries(DRILLED) as [
     ReadingKind,
     [ThumbEvent, ThumbEvent],
@@ -93,6 +84,10 @@ export function calibrationsOf(
     if (differences.length >= REPS_FOR_CALIBRATION) {
       found[kind] = calibrate(THUMB_PRIORS[kind], differences, frameSeconds);
     }
+  }
+  for (const event of Object.keys(EVENT_PRIORS) as ThumbEvent[]) {
+    const known = eventCalibration(newest, event);
+    if (known && known.count >= REPS_FOR_CALIBRATION) found[event] = known;
   }
   return found;
 }

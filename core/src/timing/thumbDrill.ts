@@ -1,5 +1,5 @@
 import { normalDraw, type Random } from '../maths/index.ts';
-import type { ThumbEvent } from './thumb.ts';
+import type { ThumbEvent } from './timer.ts';
 
 /** One pitch of the thumb drill: when each event truly happens, seconds from when it begins to be shown. */
 export interface ThumbPitch {

@@ -49,8 +49,55 @@ export function thumbPriorFor({ kind, fromFeet }: Pick<Reading, 'kind' | 'fromFe
   return kind === 'dash' && (fromFeet ?? 0) > 0 ? CRISP : THUMB_PRIORS[kind];
 }
 
-/** What is known of each coach's thumb, by account and kind. */
-export type Thumbs = ReadonlyMap<AccountId, Partial<Record<ReadingKind, Calibration>>>;
+/** The events a thumb taps, and how late it usually is. */
+export type ThumbEvent = 'firstMove' | 'release' | 'mitt' | 'bag';
+
+/**
+ * How late a typical thumb taps each event, seconds. Judgement, chosen so that their differences are
+ * the agreed biases of delivery and pop.
+ */
+export const EVENT_PRIORS: Record<ThumbEvent, ThumbPrior> = {
+  firstMove: { biasSeconds: 0.1, biasSdSeconds: 0.05, sdSeconds: 0.04 },
+  release: { biasSeconds: 0.07, biasSdSeconds: 0.05, sdSeconds: 0.035 },
+  mitt: { biasSeconds: 0.06, biasSdSeconds: 0.05, sdSeconds: 0.035 },
+  bag: { biasSeconds: 0.05, biasSdSeconds: 0.05, sdSeconds: 0.035 },
+};
+
+/** What is known of a thumb: of the times it takes, and of each event that it taps. */
+export type KnownThumb = Partial<Record<ReadingKind | ThumbEvent, Calibration>>;
+
+/** What is known of each coach's thumb, by account. */
+export type Thumbs = ReadonlyMap<AccountId, KnownThumb>;
+
+/** The end of a kind that a thumb still taps where the ear hears the other, and what a late tap does to the time. */
+const TAPPED_BESIDE_EAR: Partial<Record<ReadingKind, { event: ThumbEvent; late: 1 | -1 }>> = {
+  delivery: { event: 'firstMove', late: -1 },
+  flight: { event: 'release', late: -1 },
+  // A foot on the bag is seen like a ball in the glove there.
+  homeToFirst: { event: 'bag', late: 1 },
+};
+
+/** A time taken by ear: exact but for its own doubt, or a thumb at one end of it. */
+function earTimer(
+  { kind, resolutionSeconds, timedBy }: Pick<Reading, 'kind' | 'resolutionSeconds' | 'timedBy'>,
+  thumbs: Thumbs,
+): Timer {
+  const heard = stepDeviation(resolutionSeconds);
+  const tapped = TAPPED_BESIDE_EAR[kind];
+  if (!tapped) return { biasSeconds: 0, sdSeconds: heard };
+  const { event, late } = tapped;
+  const { biasSeconds, sdSeconds } = thumbs.get(timedBy)?.[event] ?? EVENT_PRIORS[event];
+  return { biasSeconds: late * biasSeconds, sdSeconds: Math.hypot(sdSeconds, heard) };
+}
+
+/** Two events, each somewhere within its own step: variance step^2/12 twice. */
+const stepDeviation = (stepSeconds: number | null): number =>
+  Math.max((stepSeconds ?? 0) / Math.sqrt(6), INSTRUMENT_FLOOR_SECONDS);
+
+/** The step that leaves as much doubt as this deviation: how a reading carries what it may be off. Seconds. */
+export function stepOfDeviation(sdSeconds: number): number {
+  return Number((sdSeconds * Math.sqrt(6)).toFixed(6));
+}
 
 /** Gates and clips also err in where the beam or the frame's edge is; seconds. Judgement. */
 const INSTRUMENT_FLOOR_SECONDS = 0.005;
@@ -65,7 +112,7 @@ function biasOfScale(kind: ReadingKind, typical: ThumbPrior): number {
 
 /**
  * The timer behind one reading, its bias against the scale of its kind's estimate. An unknown thumb
- * is a typical one; a clip or a gate times the truth.
+ * is a typical one; a clip or a gate times the truth, and so does the ear at its end.
  */
 export function timerOf(
   reading: Pick<Reading, 'kind' | 'fromFeet' | 'method' | 'resolutionSeconds' | 'timedBy'>,
@@ -74,9 +121,11 @@ export function timerOf(
   const typical = thumbPriorFor(reading);
   const scale = biasOfScale(reading.kind, typical);
   if (reading.method === 'clip' || reading.method === 'gate') {
-    // Two events, each somewhere within its own step: variance step^2/12 twice.
-    const steps = (reading.resolutionSeconds ?? 0) / Math.sqrt(6);
-    return { biasSeconds: 0 - scale, sdSeconds: Math.max(steps, INSTRUMENT_FLOOR_SECONDS) };
+    return { biasSeconds: 0 - scale, sdSeconds: stepDeviation(reading.resolutionSeconds) };
+  }
+  if (reading.method === 'ear') {
+    const { biasSeconds, sdSeconds } = earTimer(reading, thumbs);
+    return { biasSeconds: biasSeconds - scale, sdSeconds };
   }
   const own = reading.method === 'thumb' ? thumbs.get(reading.timedBy)?.[reading.kind] : undefined;
   const { biasSeconds, sdSeconds } = own ?? typical;

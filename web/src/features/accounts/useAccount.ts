@@ -18,7 +18,7 @@ const ME = ['me'];
 const LEFT_KEY = 'bradyon-left';
 
 /** What a device keeps of nobody in particular. */
-const NOT_OF_A_TEAM = ['bradyon-theme', LEFT_KEY];
+const NOT_OF_A_TEAM = ['bradyon-theme', 'bradyon-ear-delay', LEFT_KEY];
 
 /** Who is signed in; null when nobody is. Kept on the device, so that it opens without network. */
 export function useAccount(): { account: Account | null; isLoading: boolean; error: Error | null } {

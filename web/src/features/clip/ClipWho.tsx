@@ -9,8 +9,8 @@ import {
   usePlaying,
 } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { BASE_WORDS, STYLE_WORDS } from '../timing/index.ts';
-import { PITCHED, type Marking } from './useMarking.ts';
+import { BASE_WORDS, PITCHED, STYLE_WORDS } from '../timing/index.ts';
+import type { Marking } from './useMarking.ts';
 
 /** Whose times they are, and what goes with them. */
 export function ClipWho({ marking }: { marking: Marking }) {

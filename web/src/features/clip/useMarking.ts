@@ -1,18 +1,16 @@
 import { timesFromRelease } from '@bradyon/core/rules';
 import {
   describeMisfit,
-  plainContext,
   WATCH_PLANS,
   type ReadingDraft,
   type ReadingKind,
 } from '@bradyon/core/timing';
-import type { Base, PersonId, ReadingId } from '@bradyon/core/units';
+import type { Base, PersonId } from '@bradyon/core/units';
 import { useState } from 'react';
-import { newId } from '../../api/index.ts';
 import { notify, seconds } from '../../ui/index.ts';
 import { usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { KIND_WORDS, readingWrite } from '../timing/index.ts';
+import { draftOf, keepReadings, KIND_WORDS, PITCHED } from '../timing/index.ts';
 import { CLIP_PLANS, clipSplits, type ClipPlanName } from './clip.ts';
 
 const KIND_BASES: Partial<Record<ReadingKind, readonly Base[]>> = {
@@ -23,7 +21,6 @@ const KIND_BASES: Partial<Record<ReadingKind, readonly Base[]>> = {
   pick: ['first', 'second', 'third'],
   outfieldThrow: ['second', 'third', 'home'],
 };
-export const PITCHED: readonly ReadingKind[] = ['delivery', 'flight', 'pick'];
 
 export type Marking = ReturnType<typeof useMarking>;
 
@@ -70,19 +67,20 @@ export function useMarking(file: File, playFps: number) {
     for (const split of splits) {
       const owner = ownerOf(split.kind);
       if (!owner) return 'Choose the player, then save it.';
-      const draft: ReadingDraft = {
-        ...plainContext(split.kind),
-        ...split,
-        base: KIND_BASES[split.kind] ? base : null,
-        style: split.kind === 'delivery' ? playing.style : null,
-        id: newId<ReadingId>(),
-        personId: owner.id,
-        method: 'clip',
-        resolutionSeconds: Number((1 / trueFps).toFixed(6)),
-        movedFrom: null,
-        // When the camera wrote the file.
-        takenAt: new Date(file.lastModified).toISOString(),
-      };
+      const draft = draftOf(
+        split,
+        {
+          personId: owner.id,
+          base: KIND_BASES[split.kind] ? base : null,
+          style: split.kind === 'delivery' ? playing.style : null,
+        },
+        {
+          method: 'clip',
+          resolutionSeconds: Number((1 / trueFps).toFixed(6)),
+          // When the camera wrote the file.
+          atMs: file.lastModified,
+        },
+      );
       const misfit = describeMisfit(draft);
       if (misfit) {
         const what = `${KIND_WORDS[split.kind].name} ${seconds(split.seconds)}`;
@@ -99,19 +97,10 @@ export function useMarking(file: File, playFps: number) {
       notify(drafts);
       return;
     }
-    readingWrite.send(team.id, ...drafts.map((draft) => ({ step: 'add', draft }) as const));
+    const takeBack = keepReadings(team.id, drafts);
     setMarks([]);
     const kept = drafts.map((each) => `${KIND_WORDS[each.kind].name} ${seconds(each.seconds)}`);
-    notify(`Saved: ${kept.join(', ')}`, () => {
-      for (const { id: readingId } of drafts) {
-        readingWrite.send(team.id, {
-          step: 'judge',
-          readingId,
-          reason: 'wrong tap',
-          vouched: false,
-        });
-      }
-    });
+    notify(`Saved: ${kept.join(', ')}`, takeBack);
   };
 
   return {

@@ -22,7 +22,8 @@ import {
 import { useTeam } from '../teams/index.ts';
 import { BaseChoice } from './BaseChoice.tsx';
 import { Latest, Seen, ThumbLine } from './Seen.tsx';
-import { useWatch, type SplitOwner } from './useWatch.ts';
+import type { SplitOwner } from './drafts.ts';
+import { useWatch } from './useWatch.ts';
 import { WatchFace } from './WatchFace.tsx';
 import { STYLE_WORDS } from './words.ts';
 

@@ -1,19 +1,14 @@
-import {
-  describeMisfit,
-  judgeLeave,
-  plainContext,
-  type ReadingDraft,
-  type StartTechnique,
-} from '@bradyon/core/timing';
+import { describeMisfit, judgeLeave, type StartTechnique } from '@bradyon/core/timing';
 import { secondsBetween, type ReadingId } from '@bradyon/core/units';
 import { Undo2 } from 'lucide-react';
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { newId, wallOffsetMs } from '../../api/index.ts';
+import { wallOffsetMs } from '../../api/index.ts';
 import { RunningSelect, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { hundredths, seconds as secondsText, TapButton, useKeys } from '../../ui/index.ts';
 import { NobodyToTime } from './BatteryWatch.tsx';
+import { draftOf } from './drafts.ts';
 import './LeaveWatch.scss';
 import { RunnerQueue } from './RunnerQueue.tsx';
 import { StartField } from './RunnersWatch.tsx';
@@ -63,17 +58,11 @@ export function LeaveWatch() {
     const runner = line.now();
     if (!runner) return;
     const gap = secondsBetween(first.atMs, atMs);
-    const draft: ReadingDraft = {
-      ...plainContext('leave'),
-      id: newId<ReadingId>(),
-      personId: runner.id,
-      seconds: first.side === 'release' ? gap : -gap,
-      start,
-      method: 'thumb',
-      resolutionSeconds: null,
-      movedFrom: null,
-      takenAt: new Date(wallOffsetMs() + atMs).toISOString(),
-    };
+    const draft = draftOf(
+      { kind: 'leave', seconds: first.side === 'release' ? gap : -gap },
+      { personId: runner.id, start },
+      { method: 'thumb', resolutionSeconds: null, atMs: wallOffsetMs() + atMs },
+    );
     const misfit = describeMisfit(draft);
     if (misfit) {
       setWords(`${secondsText(draft.seconds)} was not saved. ${misfit.message}`);

@@ -22,7 +22,8 @@ import { NobodyToTime, UndoButton } from './BatteryWatch.tsx';
 import { RunnerQueue } from './RunnerQueue.tsx';
 import { Latest, Seen } from './Seen.tsx';
 import { useLine } from './useLine.ts';
-import { useWatch, type SplitOwner } from './useWatch.ts';
+import type { SplitOwner } from './drafts.ts';
+import { useWatch } from './useWatch.ts';
 import { WatchFace } from './WatchFace.tsx';
 import { capital, START_WORDS } from './words.ts';
 

@@ -5,6 +5,7 @@ import './TimeTabs.scss';
 const PAGES = [
   { to: 'timing', text: 'Watch' },
   { to: 'timing/thumb', text: 'Your thumb' },
+  { to: 'timing/ear', text: 'By ear' },
   { to: 'timing/clip', text: 'Clip' },
   { to: 'timing/gates', text: 'Gates' },
 ];

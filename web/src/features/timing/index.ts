@@ -1,8 +1,11 @@
+export { draftOf, keepReadings, PITCHED, type SplitOwner } from './drafts.ts';
 export { keepLast } from './keepLast.ts';
 export { secondsProblem } from './typedKinds.ts';
 export { tick, WatchFace } from './WatchFace.tsx';
-export { useWatch, type SplitOwner, type WatchInHand } from './useWatch.ts';
+export { useWatch, type WatchInHand } from './useWatch.ts';
+export { Latest, Seen } from './Seen.tsx';
 export { TimeTabs } from './TimeTabs.tsx';
+export { BaseChoice } from './BaseChoice.tsx';
 export { useNow } from './useNow.ts';
 export { useReadings } from './useReadings.ts';
 export { useTimes } from './useTimes.ts';

@@ -2,9 +2,7 @@ import {
   WATCH_PLANS,
   describeMisfit,
   patienceSeconds,
-  plainContext,
   splitsOf,
-  type ReadingContext,
   type ReadingDraft,
   type ReadingKind,
   type Split,
@@ -12,10 +10,11 @@ import {
   type WatchPlan,
   type WatchPlanName,
 } from '@bradyon/core/timing';
-import type { PersonId, ReadingId, TeamId } from '@bradyon/core/units';
+import type { TeamId } from '@bradyon/core/units';
 import { useEffect } from 'react';
-import { newId, wallOffsetMs } from '../../api/index.ts';
+import { wallOffsetMs } from '../../api/index.ts';
 import { seconds } from '../../ui/index.ts';
+import { draftOf, type SplitOwner } from './drafts.ts';
 import { readingWrite } from './writes.ts';
 import {
   endChain,
@@ -27,9 +26,6 @@ import {
   unsettled,
   useWatchStore,
 } from './watchStore.ts';
-
-/** Whose time a split is and what goes with it. */
-export type SplitOwner = { personId: PersonId } & Partial<Omit<ReadingContext, 'kind'>>;
 
 export interface WatchInHand {
   plan: WatchPlan;
@@ -74,16 +70,7 @@ export function useWatch(
     for (const { index, split, atMs } of unsettled(planName)) {
       const owner = ownerOf(split.kind);
       if (owner === null) continue;
-      const draft: ReadingDraft = {
-        ...plainContext(split.kind),
-        ...split,
-        ...owner,
-        id: newId<ReadingId>(),
-        method: 'thumb',
-        resolutionSeconds: null,
-        movedFrom: null,
-        takenAt: new Date(atMs).toISOString(),
-      };
+      const draft = draftOf(split, owner, { method: 'thumb', resolutionSeconds: null, atMs });
       const misfit = describeMisfit(draft);
       if (misfit) {
         const words = `${seconds(split.seconds)} was not saved. ${misfit.message}`;

@@ -55,6 +55,7 @@ export const METHOD_WORDS: Record<Method, string> = {
   gate: 'by gates',
   typed: 'typed in',
   import: 'from a file',
+  ear: 'by ear',
 };
 
 const RUNNERS: readonly ReadingKind[] = [

@@ -1,0 +1,27 @@
+export {
+  anyLength,
+  earState,
+  EAR_PLANS,
+  withMoment,
+  type EarPlan,
+  type EarPlanName,
+  type EarState,
+  type HeardChain,
+  type Hearing,
+  type Moment,
+} from './chain.ts';
+export { CLIP_ONSET_SD_SECONDS, envelopeOf, onsetsOf } from './clipSound.ts';
+export { makeEar, type Loudness, type Onset } from './detector.ts';
+export { makeSound, type MadeNoise } from './madeSound.ts';
+export { firstMoveOf, luminanceOf, motionBetween } from './motion.ts';
+export {
+  AT_BASE_SD_FEET,
+  doubtBesideThumb,
+  doubtBetween,
+  IN_OUTFIELD_SD_FEET,
+  lateBySeconds,
+  speedOfSound,
+  TYPICAL_DELAY_SECONDS,
+  type Source,
+  type Stand,
+} from './way.ts';
