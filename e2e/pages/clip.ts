@@ -12,6 +12,7 @@ interface Muxing {
   Output: new (options: object) => {
     target: { buffer: ArrayBuffer };
     addVideoTrack: (source: object, options: object) => void;
+    addAudioTrack: (source: object) => void;
     start: () => Promise<void>;
     finalize: () => Promise<void>;
   };
@@ -21,25 +22,40 @@ interface Muxing {
     canvas: HTMLCanvasElement,
     options: object,
   ) => { add: (at: number, duration: number) => Promise<void> };
+  AudioBufferSource: new (options: object) => { add: (sound: AudioBuffer) => Promise<void> };
 }
 
 /**
  * A small clip with known frames, made in the browser itself: a light that comes on at each of the
- * given frames, and the number of the frame.
+ * given frames, a block that moves from a frame on, and the number of the frame; with a sound if there
+ * is one.
  * @param origin an address of ours: pages of it may use the encoder
  */
 export async function makeClip(
   browser: Browser,
   origin: string,
-  { fps, frames, lights }: { fps: number; frames: number; lights: number[] },
+  {
+    fps,
+    frames,
+    lights,
+    movesFrom = Infinity,
+    sound = new Float32Array(),
+  }: {
+    fps: number;
+    frames: number;
+    lights: number[];
+    movesFrom?: number;
+    /** At 48,000 samples a second. */
+    sound?: Float32Array;
+  },
 ): Promise<Buffer> {
   const context = await browser.newContext({ bypassCSP: true });
   const page = await context.newPage();
   await page.goto(`${origin}/sign-in`);
   await page.addScriptTag({ path: mediabunny });
   const bytes = await page.evaluate(
-    async ({ fps: rate, frames: count, lights: on }) => {
-      const { Output, WebMOutputFormat, BufferTarget, CanvasSource } = (
+    async ({ fps: rate, frames: count, lights: on, moves, samples }) => {
+      const { Output, WebMOutputFormat, BufferTarget, CanvasSource, AudioBufferSource } = (
         globalThis as unknown as { Mediabunny: Muxing }
       ).Mediabunny;
       const canvas = document.createElement('canvas');
@@ -50,7 +66,15 @@ export async function makeClip(
       const output = new Output({ format: new WebMOutputFormat(), target: new BufferTarget() });
       const source = new CanvasSource(canvas, { codec: 'vp8', bitrate: 400_000 });
       output.addVideoTrack(source, { frameRate: rate });
+      const track =
+        samples.length > 0 ? new AudioBufferSource({ codec: 'opus', bitrate: 128_000 }) : null;
+      if (track) output.addAudioTrack(track);
       await output.start();
+      if (track) {
+        const heard = new AudioBuffer({ length: samples.length, sampleRate: 48_000 });
+        heard.copyToChannel(Float32Array.from(samples), 0);
+        await track.add(heard);
+      }
       for (let frame = 0; frame < count; frame += 1) {
         pen.fillStyle = '#203028';
         pen.fillRect(0, 0, 320, 180);
@@ -62,12 +86,20 @@ export async function makeClip(
           pen.fillStyle = '#e06020';
           pen.fillRect(20 + light * 100, 100, 80, 60);
         });
+        pen.fillStyle = '#90c0ff';
+        if (moves !== null) pen.fillRect(200 + 4 * Math.max(0, frame - moves), 20, 40, 60);
         await source.add(frame / rate, 1 / rate);
       }
       await output.finalize();
       return [...new Uint8Array(output.target.buffer)];
     },
-    { fps, frames, lights },
+    {
+      fps,
+      frames,
+      lights,
+      moves: Number.isFinite(movesFrom) ? movesFrom : null,
+      samples: [...sound],
+    },
   );
   await context.close();
   return Buffer.from(bytes);

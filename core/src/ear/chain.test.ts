@@ -6,6 +6,7 @@ import {
   doubtBetween,
   EAR_PLANS,
   earState,
+  happenedAt,
   lateBySeconds,
   speedOfSound,
   withMoment,
@@ -61,6 +62,14 @@ describe('the way of the sound', () => {
     const measured = doubtBesideThumb(home, backstop, 'measured');
     expect(doubtBesideThumb(home, backstop, 'typical')).toBeGreaterThan(measured);
     expect(measured).toBeLessThan(0.01);
+  });
+
+  it('to a camera is taken out of what a clip has heard', () => {
+    const { atSeconds, sdSeconds } = happenedAt(3, 60);
+    expect(3 - atSeconds).toBeCloseTo(0.053, 3);
+    expect(sdSeconds).toBeGreaterThan(0.003);
+    // Finer than a frame of the usual camera.
+    expect(sdSeconds).toBeLessThan(1 / 30 / Math.sqrt(12));
   });
 
   it('taken out, a throw lasts as long from wherever it is heard', () => {

@@ -1,7 +1,5 @@
 import { makeEar, type Onset } from './detector.ts';
 
-/** How well an onset's instant in a clip is known, seconds (standard deviation). Agreed. */
-export const CLIP_ONSET_SD_SECONDS = 0.003;
 /** The ear says nothing while it gets to know the noise: so much of the beginning is heard twice. */
 const LISTEN_FIRST_SECONDS = 1.2;
 
@@ -12,13 +10,13 @@ const LISTEN_FIRST_SECONDS = 1.2;
  */
 export function onsetsOf(samples: Float32Array, sampleRate: number): Onset[] {
   const ear = makeEar(sampleRate);
-  const first = samples.subarray(0, Math.round(LISTEN_FIRST_SECONDS * sampleRate));
-  // Backward, so that nothing jumps where the clip itself begins.
-  const heardFirst = Math.max(first.length, 1);
-  for (let heard = 0; heard < LISTEN_FIRST_SECONDS * sampleRate; heard += heardFirst) {
-    ear.hear(first.toReversed());
+  // Its beginning backward, as often as it takes, so that nothing jumps where the clip itself begins.
+  const first = samples.subarray(0, Math.round(LISTEN_FIRST_SECONDS * sampleRate)).toReversed();
+  let lead = 0;
+  while (first.length > 0 && lead < LISTEN_FIRST_SECONDS * sampleRate) {
+    ear.hear(first);
+    lead += first.length;
   }
-  const lead = Math.ceil((LISTEN_FIRST_SECONDS * sampleRate) / heardFirst) * heardFirst;
   return [...ear.hear(samples), ...ear.hear(new Float32Array(Math.round(0.02 * sampleRate)))]
     .map((onset) => ({ ...onset, atSeconds: onset.atSeconds - lead / sampleRate }))
     .filter(({ atSeconds }) => atSeconds >= 0 && atSeconds * sampleRate < samples.length);

@@ -10,7 +10,7 @@ export {
   type Hearing,
   type Moment,
 } from './chain.ts';
-export { CLIP_ONSET_SD_SECONDS, envelopeOf, onsetsOf } from './clipSound.ts';
+export { envelopeOf, onsetsOf } from './clipSound.ts';
 export { makeEar, type Loudness, type Onset } from './detector.ts';
 export { makeSound, type MadeNoise } from './madeSound.ts';
 export { firstMoveOf, luminanceOf, motionBetween } from './motion.ts';
@@ -18,6 +18,7 @@ export {
   AT_BASE_SD_FEET,
   doubtBesideThumb,
   doubtBetween,
+  happenedAt,
   IN_OUTFIELD_SD_FEET,
   lateBySeconds,
   speedOfSound,

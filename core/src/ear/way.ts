@@ -76,6 +76,29 @@ export function doubtBesideThumb(
   );
 }
 
+/** How well a coach knows how far a camera was from what is heard in its clip, feet. Judgement. */
+const CAMERA_SD_FEET = 8;
+/** How well an onset's instant in a clip is known, seconds (standard deviation). Agreed. */
+const CLIP_ONSET_SD_SECONDS = 0.003;
+/** Clips are not asked how warm it was: 10 degrees move a sound from 60 ft away by .001 s. */
+const CLIP_CELSIUS = 20;
+
+/**
+ * When something that is heard in a clip happened, and how far that may be off. Seconds of the clip.
+ * @param onsetSeconds when it is heard, in a clip that runs as fast as it was
+ * @param feet from the camera, 0 or more
+ */
+export function happenedAt(
+  onsetSeconds: number,
+  feet: number,
+): { atSeconds: number; sdSeconds: number } {
+  const speed = speedOfSound(CLIP_CELSIUS);
+  return {
+    atSeconds: onsetSeconds - feet / speed,
+    sdSeconds: Math.hypot(CLIP_ONSET_SD_SECONDS, CAMERA_SD_FEET / speed),
+  };
+}
+
 function towards(from: Place, to: Place): Place {
   // On the very spot there is no direction: sound from there is heard at once, wherever he leans.
   const feet = Math.max(0.1, feetBetween(from, to));

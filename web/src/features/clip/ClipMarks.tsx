@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { FormField } from '../../ui/index.ts';
+import { distance, FormField, Stepper } from '../../ui/index.ts';
 import { KIND_WORDS } from '../timing/index.ts';
-import { CLIP_PLANS, type ClipPlanName } from './clip.ts';
+import { CLIP_PLANS, type ClipMark, type ClipPlanName } from './clip.ts';
 import type { Marking } from './useMarking.ts';
 import type { VideoInHand } from './useVideo.ts';
 
@@ -37,7 +37,7 @@ export function ClipMarks({
         )}
       </FormField>
       <ul className="clip-marks">
-        {marking.marks.map(({ name, at }, index) => {
+        {marking.marks.map(({ name, at, mark }, index) => {
           return (
             <li
               key={name}
@@ -45,15 +45,13 @@ export function ClipMarks({
             >
               <span>
                 <strong>{name}</strong>
-                <span className="quiet figure">
-                  {at === null ? 'not marked' : `frame ${String(Math.round(at * playFps))}`}
-                </span>
+                <span className="quiet figure">{markText(mark, playFps)}</span>
               </span>
               <Button
                 variant={at === null ? 'primary' : 'outline-primary'}
                 aria-label={`Mark ${name} here`}
                 onClick={() => {
-                  marking.mark(index, video.shown);
+                  marking.mark(index, { seenAt: video.shown });
                 }}
               >
                 {at === null ? 'Mark' : 'Move here'}
@@ -69,17 +67,33 @@ export function ClipMarks({
                   Go to
                 </Button>
               )}
+              {mark && 'heardAt' in mark && (
+                <Stepper
+                  label={`Camera to ${name}`}
+                  value={mark.feet}
+                  step={10}
+                  min={0}
+                  max={500}
+                  text={distance}
+                  onChange={(feet) => {
+                    marking.mark(index, { ...mark, feet });
+                  }}
+                />
+              )}
             </li>
           );
         })}
       </ul>
       <div className="clip-splits" role="status">
-        {marking.splits.map(({ kind, seconds: value }) => (
+        {marking.splits.map(({ kind, seconds: value, sdSeconds, isSeen }) => (
           <p key={kind}>
             {KIND_WORDS[kind].name}{' '}
             <strong className="figure clip-figure">{value.toFixed(3)}</strong> s{' '}
             <span className="quiet">
-              give or take {(0.5 / marking.trueFps).toFixed(3).replace(/^0/, '')} at each end
+              give or take{' '}
+              {isSeen
+                ? `${thousandths(0.5 / marking.trueFps)} at each end`
+                : thousandths(sdSeconds)}
             </span>
           </p>
         ))}
@@ -89,6 +103,15 @@ export function ClipMarks({
       </Button>
     </section>
   );
+}
+
+const thousandths = (value: number): string => value.toFixed(3).replace(/^0/, '');
+
+function markText(mark: ClipMark | null, playFps: number): string {
+  if (mark === null) return 'not marked';
+  return 'seenAt' in mark
+    ? `frame ${String(Math.round(mark.seenAt * playFps))}`
+    : `heard at ${mark.heardAt.toFixed(3)}\u00a0s`;
 }
 
 /** How fast the clip plays, and how fast the camera truly was. */

@@ -1,12 +1,16 @@
 import { Film } from 'lucide-react';
-import { useState } from 'react';
+import { useState, type CSSProperties } from 'react';
 import { useTitle, useKeys } from '../../ui/index.ts';
 import { TimeTabs } from '../timing/index.ts';
 import { ClipMarks, ClipRates } from './ClipMarks.tsx';
 import './ClipPage.scss';
 import { ClipPlayer } from './ClipPlayer.tsx';
+import { ClipTraces } from './ClipTraces.tsx';
 import { ClipWho } from './ClipWho.tsx';
+import { PictureBox } from './PictureBox.tsx';
 import { useMarking } from './useMarking.ts';
+import { useMotion } from './useMotion.ts';
+import { useSound } from './useSound.ts';
 import { UNTOLD_FPS, useVideo } from './useVideo.ts';
 
 const TENTH_SECONDS = 0.1;
@@ -51,7 +55,8 @@ export function ClipPage() {
           <p className="state-title">Open a clip of the pitch, the throw or the run.</p>
           <p>
             The clip stays on this device. Step to each event and mark it. At 30 frames per second a
-            time is good to about .02 s. Slow motion is better.
+            time is good to about .02 s. Slow motion is better, and where the mitt is heard, its
+            sound.
           </p>
         </div>
       )}
@@ -65,6 +70,9 @@ function MarkingView({ clip: { file, url } }: { clip: Clip }) {
   const playFps = video.playFps ?? UNTOLD_FPS;
   const marking = useMarking(file, playFps);
   const { marks, due, mark, trueFps } = marking;
+  const sound = useSound(file);
+  const motion = useMotion(url, video.duration, playFps);
+  const [isBoxing, setBoxing] = useState(false);
 
   /** A tenth of true time, in whole frames. */
   const tenth = (by: number): void => {
@@ -85,7 +93,7 @@ function MarkingView({ clip: { file, url } }: { clip: Clip }) {
       tenth(1);
     },
     m: () => {
-      mark(due === -1 ? marks.length - 1 : due, video.shown);
+      mark(due === -1 ? marks.length - 1 : due, { seenAt: video.shown });
     },
   };
   useKeys(isReady ? keys : NO_KEYS);
@@ -93,29 +101,42 @@ function MarkingView({ clip: { file, url } }: { clip: Clip }) {
   return (
     <div className="clip">
       <div className="clip-hand">
-        <video
-          ref={videoRef}
-          className="clip-video"
-          src={url}
-          muted
-          playsInline
-          preload="auto"
-          aria-label="The clip"
-          onLoadedMetadata={video.onLoaded}
-          onError={video.onProblem}
-        />
+        <div className="clip-picture" style={{ '--aspect': video.aspect } as CSSProperties}>
+          <video
+            ref={videoRef}
+            className="clip-video"
+            src={url}
+            muted
+            playsInline
+            preload="auto"
+            aria-label="The clip"
+            onLoadedMetadata={video.onLoaded}
+            onError={video.onProblem}
+          />
+          <PictureBox box={motion.box} isBoxing={isBoxing} onBox={motion.setBox} />
+        </div>
         {video.problem ? (
           <p className="form-failure" role="alert">
             {video.problem}
           </p>
         ) : (
-          <ClipPlayer
-            video={video}
-            isReady={isReady}
-            playFps={playFps}
-            marks={marks}
-            tenth={tenth}
-          />
+          <>
+            <ClipPlayer
+              video={video}
+              isReady={isReady}
+              playFps={playFps}
+              marks={marks}
+              tenth={tenth}
+            />
+            <ClipTraces
+              sound={sound}
+              motion={motion}
+              marking={marking}
+              video={video}
+              isBoxing={isBoxing}
+              onBox={setBoxing}
+            />
+          </>
         )}
       </div>
       <div className="clip-side">

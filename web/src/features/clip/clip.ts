@@ -1,3 +1,4 @@
+import { happenedAt } from '@bradyon/core/ear';
 import {
   WATCH_PLANS,
   type ReadingKind,
@@ -71,17 +72,51 @@ export const CLIP_PLANS = {
 } as const satisfies Partial<Record<WatchPlanName, string>>;
 export type ClipPlanName = keyof typeof CLIP_PLANS;
 
+/** A mark in a clip: the frame in which something is first seen, or a sound and how far it was from the camera. */
+export type ClipMark = { seenAt: number } | { heardAt: number; feet: number };
+
+/**
+ * When what is marked happened, and how far that may be off. What is first seen in a frame happened
+ * somewhere between it and the frame before. Seconds of the clip as it plays.
+ */
+export function momentOf(
+  mark: ClipMark,
+  playFps: number,
+): { atSeconds: number; sdSeconds: number } {
+  if ('heardAt' in mark) return happenedAt(mark.heardAt, mark.feet);
+  return { atSeconds: mark.seenAt - 0.5 / playFps, sdSeconds: 1 / playFps / Math.sqrt(12) };
+}
+
+/** A split of a clip, and how far it may be off. Seconds. */
+export interface ClipSplit {
+  kind: ReadingKind;
+  seconds: number;
+  sdSeconds: number;
+  /** Both its ends were seen, none heard. */
+  isSeen: boolean;
+}
+
 /** The splits between marks that are both set; backwards ones only where a runner may be early. */
 export function clipSplits(
   planName: ClipPlanName,
-  marks: readonly (number | null)[],
+  marks: readonly (ClipMark | null)[],
   rates: ClipRates,
-): { kind: ReadingKind; seconds: number }[] {
+): ClipSplit[] {
   const plan: WatchPlan = WATCH_PLANS[planName];
   return plan.kinds.flatMap((kind, index) => {
     const [from, to] = [marks[index], marks[index + 1]];
     if (from == null || to == null) return [];
-    const seconds = trueSeconds(from, to, rates);
-    return seconds > 0 || kind === 'leave' ? [{ kind, seconds }] : [];
+    const [first, second] = [momentOf(from, rates.playFps), momentOf(to, rates.playFps)];
+    const seconds = trueSeconds(first.atSeconds, second.atSeconds, rates);
+    if (seconds <= 0 && kind !== 'leave') return [];
+    const sdPlayed = Math.hypot(first.sdSeconds, second.sdSeconds);
+    return [
+      {
+        kind,
+        seconds,
+        sdSeconds: (sdPlayed * rates.playFps) / rates.trueFps,
+        isSeen: 'seenAt' in from && 'seenAt' in to,
+      },
+    ];
   });
 }

@@ -1,6 +1,7 @@
 import { timesFromRelease } from '@bradyon/core/rules';
 import {
   describeMisfit,
+  stepOfDeviation,
   WATCH_PLANS,
   type ReadingDraft,
   type ReadingKind,
@@ -11,7 +12,7 @@ import { notify, seconds } from '../../ui/index.ts';
 import { usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { draftOf, keepReadings, KIND_WORDS, PITCHED } from '../timing/index.ts';
-import { CLIP_PLANS, clipSplits, type ClipPlanName } from './clip.ts';
+import { CLIP_PLANS, clipSplits, momentOf, type ClipMark, type ClipPlanName } from './clip.ts';
 
 const KIND_BASES: Partial<Record<ReadingKind, readonly Base[]>> = {
   delivery: ['second', 'third'],
@@ -39,7 +40,7 @@ export function useMarking(file: File, playFps: number) {
       !(['pick', 'diveBack'].includes(name) && leadRule !== 'open'),
   );
   const [planName, setPlanName] = useState<ClipPlanName>(plans[0] ?? 'pop');
-  const [marks, setMarks] = useState<(number | null)[]>([]);
+  const [marks, setMarks] = useState<(ClipMark | null)[]>([]);
   const [typedRate, setTypedRate] = useState<string | null>(null);
   const [pickedBase, setPickedBase] = useState<Base>(playing.base);
   const [fielderId, setFielderId] = useState<PersonId | null>(null);
@@ -64,8 +65,9 @@ export function useMarking(file: File, playFps: number) {
   /** The readings of the marks, or why they cannot be kept. */
   const draftsOf = (): ReadingDraft[] | string => {
     const drafts: ReadingDraft[] = [];
-    for (const split of splits) {
-      const owner = ownerOf(split.kind);
+    for (const { kind, seconds: value, sdSeconds } of splits) {
+      const split = { kind, seconds: value };
+      const owner = ownerOf(kind);
       if (!owner) return 'Choose the player, then save it.';
       const draft = draftOf(
         split,
@@ -76,7 +78,7 @@ export function useMarking(file: File, playFps: number) {
         },
         {
           method: 'clip',
-          resolutionSeconds: Number((1 / trueFps).toFixed(6)),
+          resolutionSeconds: stepOfDeviation(sdSeconds),
           // When the camera wrote the file.
           atMs: file.lastModified,
         },
@@ -111,12 +113,15 @@ export function useMarking(file: File, playFps: number) {
       setMarks([]);
     },
     kinds,
-    /** Place of each mark in the clip, seconds; null: not marked. */
-    marks: plan.marks.map((name, index) => ({ name, at: marks[index] ?? null })),
+    /** Each mark and where it shows in the clip, seconds; null: not marked. */
+    marks: plan.marks.map((name, index) => {
+      const mark = marks[index] ?? null;
+      return { name, mark, at: mark && placeOf(mark, playFps) };
+    }),
     /** The mark that is due; -1: all are set. */
     due: plan.marks.findIndex((_, index) => marks[index] == null),
-    mark: (index: number, at: number) => {
-      setMarks(plan.marks.map((_, each) => (each === index ? at : (marks[each] ?? null))));
+    mark: (index: number, mark: ClipMark) => {
+      setMarks(plan.marks.map((_, each) => (each === index ? mark : (marks[each] ?? null))));
     },
     splits,
     trueRate,
@@ -130,4 +135,9 @@ export function useMarking(file: File, playFps: number) {
     setFielderId,
     save,
   };
+}
+
+/** Where a mark shows in the clip, seconds. */
+function placeOf(mark: ClipMark, playFps: number): number {
+  return 'seenAt' in mark ? mark.seenAt : momentOf(mark, playFps).atSeconds;
 }

@@ -5,11 +5,14 @@ const WATCHED_FRAMES = 24;
 const WATCH_MS = 1500;
 /** Until a clip is seen to play at another rate. */
 export const UNTOLD_FPS = 30;
+const USUAL_ASPECT = 16 / 9;
 
 export interface VideoInHand {
   /** The place of the frame that is shown, seconds of the clip. */
   shown: number;
   duration: number;
+  /** Of its picture: width over height. */
+  aspect: number;
   /** The rate it plays at; null until it is known. */
   playFps: number | null;
   problem: string | null;
@@ -27,6 +30,7 @@ export function useVideo(): [RefObject<HTMLVideoElement | null>, VideoInHand] {
   const ref = useRef<HTMLVideoElement>(null);
   const [shown, setShown] = useState(0);
   const [duration, setDuration] = useState(0);
+  const [aspect, setAspect] = useState(USUAL_ASPECT);
   const [playFps, setPlayFps] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [playing, setPlaying] = useState(false);
@@ -67,6 +71,7 @@ export function useVideo(): [RefObject<HTMLVideoElement | null>, VideoInHand] {
   const video: VideoInHand = {
     shown,
     duration,
+    aspect,
     playFps,
     problem,
     playing,
@@ -95,6 +100,7 @@ export function useVideo(): [RefObject<HTMLVideoElement | null>, VideoInHand] {
       const video = ref.current;
       if (!video) return;
       setDuration(video.duration);
+      if (video.videoHeight > 0) setAspect(video.videoWidth / video.videoHeight);
       setProblem(null);
       void watchFrames(video).then((fps) => {
         setPlayFps(fps ?? UNTOLD_FPS);
