@@ -1,4 +1,5 @@
 import { Coach } from './pages/coach.ts';
+import { GameDay, stands, typeIn } from './pages/gameDay.ts';
 import { expect, test } from './pages/test.ts';
 
 test('a quick runner of theirs: who holds them close, by what, and a pitcher’s rhythm is drilled', async ({
@@ -90,4 +91,43 @@ test('where nobody leads off there is a race and nothing to hold', async ({ page
     .getByRole('link', { name: 'Hold card' })
     .click();
   await expect(page.getByText(/nothing to hold/)).toBeVisible();
+});
+
+test('while they bat the desk says what holds their runner, draws the next hold, and sends it by numbers', async ({
+  page,
+}) => {
+  const coach = new GameDay(page);
+  await coach.makeRosters();
+  await page.goto(`/teams/${coach.teamId}/signs/series`);
+  await page.getByRole('button', { name: 'Make the series' }).click();
+  await expect(page.getByRole('heading', { name: 'Numbers' })).toBeVisible();
+  await coach.openGame();
+  // Three of ours are out, and the first of theirs singles.
+  await typeIn(page, coach.gamePath(), 'a/CF a/CF a/CF 1/CF');
+  await page.goto(coach.gamePath());
+  await stands(page, /Bottom 1/);
+  const hold = page.getByRole('region', { name: 'Hold' });
+  await expect(hold).toContainText(/hold them as we are|holds them: \d+%|cannot stop them/);
+  await expect(hold.getByText(/Next hold/)).toContainText(/\d\.\d .*look/);
+  await expect(hold).toContainText('the umpire decides');
+
+  // Held, the numbers show; let go, they are gone.
+  const give = hold.getByRole('button', { name: /^Hold: / });
+  await give.focus();
+  await page.keyboard.down('Enter');
+  await expect(hold.locator('.give-shown')).toBeVisible();
+  await page.keyboard.up('Enter');
+  await expect(hold.locator('.give-shown')).toHaveCount(0);
+
+  // Every pitch draws another one; the same two times running is chance, ten times is not.
+  const next = hold.getByText(/Next hold/);
+  const seen = new Set<string>();
+  for (let nth = 0; nth < 10; nth += 1) {
+    seen.add(await next.innerText());
+    await hold.getByRole('button', { name: 'Another' }).click();
+  }
+  expect(seen.size).toBeGreaterThan(1);
+  await page.keyboard.press('b');
+  await stands(page, /count 1 and 0/);
+  await expect(next).toBeVisible();
 });

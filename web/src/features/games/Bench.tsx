@@ -2,6 +2,7 @@ import { LISTENERS } from '@bradyon/core/advice';
 import { memo, useMemo } from 'react';
 import { Link } from 'react-router';
 import { BeforeGame } from './BeforeGame.tsx';
+import { HoldGiven } from './HoldGiven.tsx';
 import { PitchLog } from './PitchLog.tsx';
 import { PlaysTable } from './PlaysTable.tsx';
 import { RaceBox } from './RaceBox.tsx';
@@ -42,6 +43,7 @@ export function Bench({ desk, taps }: { desk: Desk; taps: Taps }) {
       <div className="desk-say card-box" aria-busy={isBehind}>
         <GameOpen value={behind.game}>
           <Say desk={behind.desk} />
+          <HoldGiven desk={behind.desk} />
         </GameOpen>
       </div>
       <div className="desk-taps card-box">

@@ -17,7 +17,8 @@ export function WhoPlays({ desk }: { desk: Desk }) {
         <dt>
           {pitcher ? personLabel(pitcher) : 'No pitcher'}
           <small>
-            pitcher{pitcher?.throws === 'left' ? ', left' : ''}, {pitches} pitches
+            pitcher{pitcher?.throws === 'left' ? ', left' : ''}, {pitches}{' '}
+            {pitches === 1 ? 'pitch' : 'pitches'}
           </small>
         </dt>
         <dd>{legText(pitch ?? null)}</dd>

@@ -28,7 +28,10 @@ export interface HoldShares {
 }
 
 /** How often to throw over and to pitch out against this runner. */
-export function usePlan(hold: Hold, found: Holding): HoldShares {
+export function usePlan(
+  hold: Pick<Hold, 'question' | 'judging' | 'leads' | 'names' | 'team'>,
+  found: Holding,
+): HoldShares {
   const { question, judging, leads, names, team } = hold;
   const { needed } = judging;
   // What a steal wins and an out costs: they stand to one another as the chance that is needed says.

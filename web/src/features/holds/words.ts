@@ -1,4 +1,4 @@
-import type { Holding, HoldEnd, Readable } from '@bradyon/core/holds';
+import type { Holding, HoldEnd, PlannedHold, Readable } from '@bradyon/core/holds';
 import { percent, seconds } from '../../ui/index.ts';
 
 /** "They go: 84% safe. A slide step makes it 58%. Deliver in 1.31 s or quicker." */
@@ -23,6 +23,20 @@ export function answerText({
       return `They go: ${percent(legLift.chance)} safe. A pitch-out makes it ${percent(pitchOut.chance)}.${deliver}`;
     case 'cannot':
       return `They go: ${percent(legLift.chance)} safe. We cannot stop them with what we have.${slide}`;
+  }
+}
+
+/** What it takes, where the chance itself stands beside it. "A slide step holds them: 58% safe." */
+export function takesText({ takes, slideStep, pitchOut }: Holding): string {
+  switch (takes) {
+    case 'asWeAre':
+      return 'We hold them as we are.';
+    case 'slideStep':
+      return `A slide step holds them: ${percent(slideStep?.chance ?? 0)} safe.`;
+    case 'pitchOut':
+      return `Only a pitch-out holds them: ${percent(pitchOut.chance)} safe.`;
+    case 'cannot':
+      return 'We cannot stop them with what we have.';
   }
 }
 
@@ -57,4 +71,18 @@ export function looksText(looks: number): string {
 /** "1 in 9". */
 export function oneIn(share: number): string {
   return `1 in ${String(Math.round(1 / share))}`;
+}
+
+/** A hold as long as this is called as one: a catcher who expects a pitch would ask for it. Seconds. */
+const LONG_SECONDS = 3;
+
+/** What the bench calls to the catcher for a hold, in the words of the pickoff series; null: nothing on. */
+export function seriesPlay(
+  { ends, seconds }: Pick<PlannedHold, 'ends' | 'seconds'>,
+  takes: Holding['takes'],
+): string | null {
+  if (ends === 'throwOver') return 'throwFirst';
+  if (ends === 'pitchOut') return 'pitchOut';
+  if (seconds >= LONG_SECONDS) return 'longHold';
+  return takes === 'slideStep' && ends === 'pitch' ? 'slideStep' : null;
 }

@@ -22,7 +22,7 @@ import { answerWrite } from './writes.ts';
 import { inSignWorker } from './heavy.ts';
 import { secureRandom } from '../../api/random.ts';
 import './Signs.scss';
-import { SignFigure } from './SignPlayer.tsx';
+import { HoldToSee } from './HoldToSee.tsx';
 import { useSaveSigns, useSigns } from './useSigns.ts';
 import { signWord, touchWord } from './words.ts';
 
@@ -120,21 +120,17 @@ function Giving({
     () => signGenerator(system, { inning, outs, bases }, idle),
     [system, inning, outs, bases, idle],
   );
-  const [shown, setShown] = useState<string[] | null>(null);
   const [answered, setAnswered] = useState<readonly string[]>([]);
   const canSay = generator.meanings.includes(play);
-  const show = (): void => {
+  const make = (): string[] | null => {
     const sequence = generator.make(play, secureRandom, new Set(lately));
     if (!sequence) {
       notify('Leave touches that mean nothing: these signs cannot be hidden.');
-      return;
+      return null;
     }
     lately.push(sequence.join(' '));
     lately.splice(0, Math.max(0, lately.length - REMEMBERED));
-    setShown(sequence);
-  };
-  const hide = (): void => {
-    setShown(null);
+    return sequence;
   };
   const hot = indicatorIn(system.indicator, here);
   const isBoth = isCriticalPlay(system, play);
@@ -142,34 +138,12 @@ function Giving({
     <section className="give-sign" aria-label="Give the sign">
       <div className="give-head">
         {canSay ? (
-          <Button
-            className="give-hold"
-            variant="primary"
-            onPointerDown={show}
-            onPointerUp={hide}
-            onPointerLeave={hide}
-            onContextMenu={(event) => {
-              event.preventDefault();
-            }}
-            onKeyDown={({ key, repeat }) => {
-              if ((key === ' ' || key === 'Enter') && !repeat) show();
-            }}
-            onKeyUp={hide}
-            onBlur={hide}
-          >
-            Hold: {signWord(play)}
-          </Button>
+          <HoldToSee words={signWord(play)} make={make} />
         ) : (
           <p className="quiet">Your signs have none for {signWord(play).toLowerCase()}.</p>
         )}
         {hot !== null && <NextIndicator system={system} hot={hot} />}
       </div>
-      {shown && (
-        <div className="give-shown" role="status">
-          <SignFigure touch={shown[0] ?? null} />
-          <p>{shown.map(touchWord).join(' – ')}</p>
-        </div>
-      )}
       {liveShare !== null && liveShare > TOO_LIVE && (
         <p className="give-warning">
           {String(Math.round(liveShare * 10))} of your last 10 signs were live. Give more with

@@ -1,0 +1,1 @@
+export { HoldNow } from './HoldNow.tsx';
