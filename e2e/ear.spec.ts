@@ -170,3 +170,16 @@ test('a microphone that goes, and a page without one, are said', async ({ page }
   await page.getByRole('button', { name: 'Start listening' }).click();
   await expect(page.getByRole('alert')).toContainText('gives no microphone here');
 });
+
+test('one tab listens, so that no throw is saved twice', async ({ page, context }) => {
+  await openEar(page);
+  await page.getByRole('button', { name: 'Start listening' }).click();
+  await expect(page.getByRole('meter', { name: 'Loudness' })).toBeVisible();
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await other.getByRole('button', { name: 'Start listening' }).click();
+  await expect(other.getByRole('alert')).toContainText('Another tab is already listening');
+  await page.getByRole('button', { name: 'Stop listening' }).click();
+  await other.getByRole('button', { name: 'Start listening' }).click();
+  await expect(other.getByRole('meter', { name: 'Loudness' })).toBeVisible();
+});

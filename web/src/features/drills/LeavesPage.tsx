@@ -30,7 +30,7 @@ import { useTimes } from '../timing/index.ts';
 import { DrillPage, type DrillsInView } from './DrillPage.tsx';
 import { PITCHER_AT, PITCHER_SIZE } from './moves.ts';
 import { UndoLast } from './UndoLast.tsx';
-import { useAwake } from './useAwake.ts';
+import { useAwake } from '../../ui/useAwake.ts';
 
 /** The foot leaves as the ball does; a secondary lead lands as the ball is over the plate. */
 export function LeavesPage() {

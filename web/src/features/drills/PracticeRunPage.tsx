@@ -8,7 +8,7 @@ import { useTeam } from '../teams/index.ts';
 import { OnePractice } from './OnePractice.tsx';
 import { buzz, openSound, type Sound } from './sound.ts';
 import { groupName, partRows } from './timetable.ts';
-import { useAwake } from './useAwake.ts';
+import { useAwake } from '../../ui/useAwake.ts';
 
 /** When each practice was started on this device: a reload goes on where it was. */
 const useStarted = create<{ at: Record<string, number> }>()(

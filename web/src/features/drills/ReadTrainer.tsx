@@ -16,7 +16,7 @@ import {
   type Look,
   type OpponentLook,
 } from './moves.ts';
-import { useAwake } from './useAwake.ts';
+import { useAwake } from '../../ui/useAwake.ts';
 import { CUE_ANSWERS, CUE_WAS } from './words.ts';
 
 type Phase = 'waiting' | 'set' | 'moving' | 'asked' | 'told';

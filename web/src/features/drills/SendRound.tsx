@@ -18,7 +18,7 @@ import './Drills.scss';
 import type { TrainerPlay } from './drills.worker.ts';
 import { inDrillWorker } from './heavy.ts';
 import { CUT_SHARE, levelOf, sendSceneAt, throwSceneAt } from './sendScene.ts';
-import { useAwake } from './useAwake.ts';
+import { useAwake } from '../../ui/useAwake.ts';
 import { DECIDER_TEXT } from './words.ts';
 
 /** The levels that plays are drawn for, by the team's. */

@@ -39,7 +39,7 @@ import { personLabel } from '../people/index.ts';
 import { abba, turnOf } from './caller.ts';
 import { DrillPage, type DrillsInView } from './DrillPage.tsx';
 import { LinePicker } from './LinePicker.tsx';
-import { useAwake } from './useAwake.ts';
+import { useAwake } from '../../ui/useAwake.ts';
 import { useCaller, type Answer } from './useCaller.ts';
 import { CALLS_TEXT, MEASURE_IN_WORDS, MEASURE_TEXT, TECHNIQUE_TEXT } from './words.ts';
 

@@ -27,7 +27,8 @@ interface Listener {
   roundTripSeconds: () => number | null;
 }
 
-export type Trouble = 'noMicrophone' | 'denied' | 'busy' | 'none' | 'lost' | 'paused' | 'failed';
+export type Trouble =
+  'noMicrophone' | 'denied' | 'busy' | 'none' | 'elsewhere' | 'lost' | 'paused' | 'failed';
 
 const TROUBLES: Record<string, Trouble> = {
   NotAllowedError: 'denied',
@@ -54,9 +55,12 @@ export async function openMicrophone(listener: Listener): Promise<Microphone> {
   // Only a page that came safely is given one.
   const devices = navigator.mediaDevices as MediaDevices | undefined;
   if (!devices || !('AudioWorkletNode' in window)) throw new TroubleError('noMicrophone');
+  const leave = await onlyHere();
+  if (!leave) throw new TroubleError('elsewhere');
   const context = new AudioContext({ latencyHint: 'interactive' });
   let stream: MediaStream | null = null;
   const stop = (): void => {
+    leave();
     for (const track of stream?.getTracks() ?? []) track.stop();
     if (context.state !== 'closed') void context.close();
   };
@@ -113,6 +117,36 @@ export async function openMicrophone(listener: Listener): Promise<Microphone> {
         measuring = tell;
       }),
   };
+}
+
+const LOCK = 'bradyon-ear';
+/** One that has just stopped is waited for. */
+const LET_GO_MS = 600;
+
+/**
+ * One tab of a browser listens: two would save every throw twice.
+ * @returns what lets another one listen; null: another one does
+ */
+function onlyHere(): Promise<(() => void) | null> {
+  return new Promise((resolve) => {
+    // A browser that locks nothing listens all the same.
+    if (!('locks' in navigator)) {
+      resolve(() => undefined);
+      return;
+    }
+    navigator.locks
+      .request(
+        LOCK,
+        { signal: AbortSignal.timeout(LET_GO_MS) },
+        () =>
+          new Promise<void>((release) => {
+            resolve(release);
+          }),
+      )
+      .catch(() => {
+        resolve(null);
+      });
+  });
 }
 
 /** Why nothing is heard. */

@@ -26,6 +26,7 @@ import type { TeamId } from '@bradyon/core/units';
 import { useEffect, useRef, useState } from 'react';
 import { wallOffsetMs } from '../../api/index.ts';
 import { hundredths } from '../../ui/index.ts';
+import { useAwake } from '../../ui/useAwake.ts';
 import { draftOf, keepReadings, type SplitOwner } from '../timing/index.ts';
 import { openMicrophone, TroubleError, type Microphone, type Trouble } from './microphone.ts';
 import { useDeviceDelay } from './standing.ts';
@@ -95,6 +96,8 @@ export function doubtOf(
 /** Listens, and saves what is sure; what is not is asked about. */
 export function useEar(teamId: TeamId, listening: Listening) {
   const [phase, setPhase] = useState<Phase>({ is: 'off' });
+  // Put down and left alone, a phone would sleep and hear nothing.
+  useAwake(phase.is === 'listening');
   const [loudness, setLoudness] = useState<Loudness | null>(null);
   /** What was heard and tapped, with what was chosen when it began. */
   const [going, setGoing] = useState<Going | null>(null);

@@ -21,6 +21,7 @@ export const TROUBLE_WORDS: Record<Trouble, string> = {
     'The microphone is not allowed. Allow it for this site in your browser’s settings, then start again.',
   none: 'No microphone found. Plug one in, then start again.',
   busy: 'Another app is using the microphone. Close it, then start again.',
+  elsewhere: 'Another tab is already listening. Stop it there first.',
   lost: 'The microphone is gone. Plug it back in, then start again.',
   paused: 'Your device paused listening. Tap Go on.',
   failed: 'Listening did not start. Start again, or time with the watch.',
