@@ -57,9 +57,34 @@ describe('a sharp sound', () => {
     const heard = heardOf(sound);
     expect(heard).toHaveLength(bursts.length);
     for (const [nth, { atSeconds }] of heard.entries()) {
-      expect(Math.abs(atSeconds - (bursts[nth]?.atSeconds ?? 0))).toBeLessThan(0.005);
+      expect(Math.abs(atSeconds - (bursts[nth]?.atSeconds ?? 0))).toBeLessThan(0.002);
     }
     expect(heard.filter(({ isSure }) => isSure).length).toBeGreaterThanOrEqual(6);
+  });
+
+  it('begins where it rises itself, not with a rustle just before it', () => {
+    const bursts = [1.8, 3.3, 4.7].flatMap((atSeconds) => [
+      { atSeconds: atSeconds - 0.004, overDb: 18 },
+      { atSeconds, overDb: 45 },
+    ]);
+    const heard = heardOf(makeSound({ seed: 6, seconds: 6, noise: 'pink', bursts }));
+    expect(heard.map(({ atSeconds }) => atSeconds)).toEqual(
+      [1.8, 3.3, 4.7].map((at) => expect.closeTo(at, 2.7) as number),
+    );
+  });
+
+  it('10 dB over it is mostly found, as exactly, and not always sure', () => {
+    const found = [1, 2, 3].flatMap((seed) => {
+      const bursts = burstsAt(7, 10, seed);
+      return heardOf(makeSound({ seed, seconds: 12, noise: 'pink', bursts })).map((onset) => ({
+        ...onset,
+        off: Math.min(...bursts.map(({ atSeconds }) => Math.abs(atSeconds - onset.atSeconds))),
+      }));
+    });
+    expect(found.length).toBeGreaterThan(14);
+    for (const { off } of found) expect(off).toBeLessThan(0.003);
+    expect(found.some(({ isSure }) => isSure)).toBe(true);
+    expect(found.some(({ isSure }) => !isSure)).toBe(true);
   });
 
   it('that hardly stands out is not claimed to be sure', () => {
