@@ -18,6 +18,15 @@ test('a quick runner of theirs: who holds them close, by what, and a pitcher’s
   await expect(answer).toBeVisible();
   await expect(answer).toContainText(/Deliver in 1\.\d\d\ss or quicker\./);
   await expect(page.getByText(/^About 1 in \d+$/)).toBeVisible();
+  // A pitch-out is dearer the more balls there are.
+  const counts = page.getByRole('table', { name: /^Pays if they go on more than this/ });
+  const shareAt = async (balls: number): Promise<number> => {
+    const cell = counts.getByRole('row').nth(1 + balls).getByRole('cell').first();
+    const text = await cell.innerText();
+    return text === 'never' ? 100 : Number.parseInt(text, 10);
+  };
+  expect(await shareAt(3)).toBeGreaterThan(await shareAt(0));
+  expect(await shareAt(0)).toBeGreaterThan(0);
   // A quicker battery, and the same runner stays.
   await page.getByLabel('Our pitcher').selectOption({ label: '11 Oskar Lindahl, left' });
   await expect(page.getByText(/^They stay: /)).toBeVisible();
@@ -108,7 +117,7 @@ test('while they bat the desk says what holds their runner, draws the next hold,
   await stands(page, /Bottom 1/);
   const hold = page.getByRole('region', { name: 'Hold' });
   await expect(hold).toContainText(/hold them as we are|holds them: \d+%|cannot stop them/);
-  await expect(hold.getByText(/Next hold/)).toContainText(/\d\.\d .*look/);
+  await expect(hold.getByText(/Next hold/)).toContainText(/\d\.\d\ss, .*look/);
   await expect(hold).toContainText('the umpire decides');
 
   // Held, the numbers show; let go, they are gone.

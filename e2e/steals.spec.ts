@@ -86,7 +86,7 @@ test('what he supposes changes the race: kind, pitch, lead, and another runner o
     Number(/^(\d+)/.exec(await page.locator('.steal-first').innerText())?.[1]);
   const plain = await chance();
 
-  await page.getByLabel('Pitch expected').selectOption({ label: 'Pitchout' });
+  await page.getByLabel('Pitch expected').selectOption({ label: 'Pitch-out' });
   await expect.poll(chance).toBeLessThan(plain);
   await page.getByLabel('Pitch expected').selectOption({ label: 'Breaking ball' });
   await expect.poll(chance).toBeGreaterThan(plain);

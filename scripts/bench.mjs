@@ -6,6 +6,7 @@ import { randomUUID } from 'node:crypto';
 import { createRequire } from 'node:module';
 import { benchDrillsInBrowser } from './benchDrills.mjs';
 import { benchGames } from './benchGames.mjs';
+import { endPosts, post } from './benchPost.mjs';
 import { benchReviewInBrowser } from './benchReview.mjs';
 import { freePort, startThrowawayCluster } from './cluster.mjs';
 import { ensureBuilt, ensurePackages } from './install.mjs';
@@ -49,6 +50,7 @@ await run(async () => {
     await benchOutbox(server.address, executablePath);
     await benchBrowser(server.address, executablePath);
   } finally {
+    endPosts();
     await second?.stop();
     await server?.stop();
     cluster.stop();
@@ -107,13 +109,7 @@ async function benchInserts(address, appUrl) {
   for (const batch of [1, BATCH]) {
     const overHttp = async () => {
       const steps = Array.from({ length: batch }, () => ({ step: 'add', draft: draft() }));
-      const response = await fetch(`${address}${base}/readings`, {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json', Cookie: cookie },
-        body: JSON.stringify({ steps }),
-      });
-      if (!response.ok) throw new Error(`readings were answered with ${response.status}`);
-      await response.arrayBuffer();
+      await post(address, `${base}/readings`, cookie, { steps });
     };
     // The same scope, marks and rows, in as few words as PostgreSQL allows.
     const straight = async () => {

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { createRequire } from 'node:module';
+import { post as postTo } from './benchPost.mjs';
 
 const { Pool } = createRequire(new URL('../server/package.json', import.meta.url))('pg');
 
@@ -25,27 +26,21 @@ export async function benchGames(
   print,
 ) {
   const base = `/api/teams/${teamId}/games`;
-  const post = async (path, body, address = servers[0]) => {
-    const answer = await fetch(address + path, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json', Cookie: cookie },
-      body: JSON.stringify(body),
-    });
-    if (!answer.ok) throw new Error(`${path}: ${await answer.text()}`);
-    return answer.json();
-  };
+  const post = (path, body, address = servers[0]) => postTo(address, path, cookie, body);
   const aGame = async () => {
     const id = randomUUID();
     const game = { id, opponentId: null, startsAt: new Date().toISOString(), weAreHome: true };
     await post(base, game);
     return id;
   };
+  let pitches = 0;
   const entry = () => ({
     id: randomUUID(),
     device: 'bench',
     place: 'bench',
     at: new Date().toISOString(),
-    slot: 'T1.1.1',
+    // Every one is another pitch, as in a game.
+    slot: `T1.${(pitches += 1)}.1`,
     kind: 'pitch',
     told: { result: 'inPlay', ball: { result: 'single', contact: 'line' }, runners: [] },
   });

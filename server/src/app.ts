@@ -89,15 +89,16 @@ export function makeApp({ pool, probe, config, logger, live }: AppParts): Expres
       : SMALL;
     read(req, res, next);
   });
+  // They are tried in this order: what a game's devices send all the time comes first.
   for (const routes of [
+    gameRoutes,
+    timingRoutes,
     teamRoutes,
     peopleRoutes,
-    timingRoutes,
     teamThumbRoutes,
     leadRoutes,
     inningsRoutes,
     gateRoutes,
-    gameRoutes,
     passRoutes,
     adviceRoutes,
     signRoutes,

@@ -5,6 +5,7 @@ import { ratesAtCount } from './counts.ts';
 import { NOTHING_KNOWN, type Facts } from './facts.ts';
 import {
   choose,
+  pitchOutPays,
   playsAtBat,
   playsInField,
   SHIPPED,
@@ -130,6 +131,26 @@ describe('what is worth doing in the field', () => {
     expect(at(needs + 0.05)?.worth).toBeGreaterThan(0);
     const useless = playsInField(spot, { ...their, pitchOut: 0.9, goes: 1 });
     expect(useless.find(({ play }) => play === 'pitchOut')?.needs).toBe('never');
+  });
+
+  it('asks more of a pitchout the dearer its ball is', () => {
+    const pays = (balls: number, strikes: number) =>
+      pitchOutPays(spot, { balls, strikes }, { ...their, usual: 0.95 });
+    const figure = (balls: number, strikes: number): number => {
+      const found = pays(balls, strikes);
+      return typeof found === 'number' ? found : 1;
+    };
+    expect(figure(0, 0)).toBeGreaterThan(0.02);
+    expect(figure(0, 0)).toBeLessThan(0.3);
+    // The fourth ball puts the batter on, and the runner goes along.
+    expect(figure(3, 0)).toBeGreaterThan(figure(0, 0));
+    expect(figure(2, 1)).toBeGreaterThan(figure(0, 1));
+    expect(pitchOutPays({ ...spot, bases: 0 }, { balls: 0, strikes: 0 }, their)).toBe('never');
+    // What the desk says is this figure.
+    const onDesk = playsInField({ ...spot, balls: 2, strikes: 1 }, { ...their, goes: 0.2 });
+    expect(onDesk.find(({ play }) => play === 'pitchOut')?.needs).toBe(
+      pitchOutPays(spot, { balls: 2, strikes: 1 }, their),
+    );
   });
 
   it('draws the infield in only with a runner on third alone and fewer than two out', () => {

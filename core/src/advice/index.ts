@@ -1,4 +1,11 @@
-export { playsAtBat, playsInField, type JudgedSteal, type Play, type RankedPlay } from './plays.ts';
+export {
+  pitchOutPays,
+  playsAtBat,
+  playsInField,
+  type JudgedSteal,
+  type Play,
+  type RankedPlay,
+} from './plays.ts';
 export { FACTS, factsOf, NOTHING_KNOWN, type FactName, type Known } from './facts.ts';
 export {
   choose,

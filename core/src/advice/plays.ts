@@ -17,12 +17,8 @@ import {
   type TeamLevel,
   type Value,
 } from '../innings/index.ts';
-import {
-  PITCHOUT_COSTS_RUNS,
-  SLIDE_STEP_COSTS_RUNS,
-  type StealKind,
-  type Verdict,
-} from '../steals/index.ts';
+import type { Count } from '../race/index.ts';
+import { SLIDE_STEP_COSTS_RUNS, type StealKind, type Verdict } from '../steals/index.ts';
 import { ratesAtCount, strikeWhenTaken } from './counts.ts';
 import { hitAndRun } from './hitAndRun.ts';
 
@@ -158,14 +154,49 @@ function contactOf({ outs, value, level, rates, infieldIn }: PlaySpot): RankedPl
   return plain('contact', onGround * (go - wait), 1 - (1 - shares.through) * shares.outAtHome);
 }
 
-/** Taking the next pitch against going on as usual: a better count or a worse one. */
-function takeOf({ bases, outs, balls, strikes, value, level, rates }: PlaySpot): RankedPlay {
+type Batting = Pick<PlaySpot, 'bases' | 'outs' | 'value' | 'level' | 'rates'>;
+
+/** What a plate appearance is worth to the batting side, by its count. */
+function worthByCount({ bases, outs, value, level, rates }: Batting) {
   const from = baseOut(bases, outs);
-  const worthAt = (b: number, s: number): number =>
-    stepsWorth(stepsFrom({ ...level, rates: ratesAtCount(rates, b, s) }, from), from, value);
+  return (balls: number, strikes: number): number =>
+    stepsWorth(
+      stepsFrom({ ...level, rates: ratesAtCount(rates, balls, strikes) }, from),
+      from,
+      value,
+    );
+}
+
+/** Taking the next pitch against going on as usual: a better count or a worse one. */
+function takeOf(spot: PlaySpot): RankedPlay {
+  const { balls, strikes } = spot;
+  const worthAt = worthByCount(spot);
   const strike = strikeWhenTaken(balls, strikes);
   const taken = strike * worthAt(balls, strikes + 1) + (1 - strike) * worthAt(balls + 1, strikes);
   return plain('take', taken - worthAt(balls, strikes), 1 - strike);
+}
+
+/**
+ * How often their runner has to go on one pitch before a pitch-out pays, by count: a ball is dear when there are
+ * three, and cheap when there are none.
+ * @param spot whose batter is up, in runs or wins
+ * @param steal the runner's chance on a usual pitch of that count, and on a pitch-out
+ */
+export function pitchOutPays(
+  spot: Batting,
+  { balls, strikes }: Count,
+  steal: Pick<TheirSteal, 'gamble' | 'usual' | 'pitchOut'>,
+): Needed {
+  const found = breakEvenOf(steal.gamble, baseOut(spot.bases, spot.outs), spot.value);
+  if (!found) return 'never';
+  const worthAt = worthByCount(spot);
+  const saves = (steal.usual - steal.pitchOut) * (found.safe - found.out);
+  return neededFor(saves, worthAt(balls + 1, strikes) - worthAt(balls, strikes));
+}
+
+/** They have to go often enough for it to pay. */
+function neededFor(saves: number, cost: number): Needed {
+  return saves <= cost ? 'never' : cost / saves;
 }
 
 /** What their lead runner does against our battery, as it was judged. Chances 0..1 that they are safe. */
@@ -195,15 +226,13 @@ export function playsInField(spot: PlaySpot, steal: TheirSteal | null): RankedPl
   if (steal && found) {
     const swing = found.safe - found.out;
     const aRun = value(bases, outs, 1, 0) - now;
-    const add = (play: Play, safe: number, costRuns: number): void => {
+    const worthAt = worthByCount(spot);
+    const add = (play: Play, safe: number, cost: number): void => {
       const saves = (steal.usual - safe) * swing;
-      const cost = costRuns * aRun;
-      // They have to go often enough for it to pay.
-      const needs: Needed = saves <= cost ? 'never' : cost / saves;
       plays.push({
         play,
         works: 1 - safe,
-        needs,
+        needs: neededFor(saves, cost),
         ifWorks: saves - cost,
         ifNot: -cost,
         worth: steal.goes * saves - cost,
@@ -211,8 +240,12 @@ export function playsInField(spot: PlaySpot, steal: TheirSteal | null): RankedPl
         high: null,
       });
     };
-    if (steal.slideStep !== null) add('slideStep', steal.slideStep, SLIDE_STEP_COSTS_RUNS);
-    add('pitchOut', steal.pitchOut, PITCHOUT_COSTS_RUNS);
+    if (steal.slideStep !== null) {
+      add('slideStep', steal.slideStep, SLIDE_STEP_COSTS_RUNS * aRun);
+    }
+    // A ball, by the count.
+    const { balls, strikes } = spot;
+    add('pitchOut', steal.pitchOut, worthAt(balls + 1, strikes) - worthAt(balls, strikes));
   }
   return best(plays);
 }

@@ -284,7 +284,7 @@ export const SHIPPED: readonly Reminder[] = [
     [play('squeeze')],
     'Foot down, then go.',
     'first',
-    'An early break gets a pitchout. Never aloud near the third baseman.',
+    'An early break gets a pitch-out. Never aloud near the third baseman.',
   ),
   batter(
     'b-early',

@@ -1,3 +1,4 @@
+export { boundedTellings } from './bounded.ts';
 export { gameReader, readGame, type Reading } from './reading.ts';
 export { situationOf, type Situation } from './situation.ts';
 export {

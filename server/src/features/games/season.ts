@@ -1,9 +1,18 @@
+import { setImmediate } from 'node:timers/promises';
 import type { GameLook } from '@bradyon/contract/bases';
 import type { GameBunt } from '@bradyon/contract/bunts';
 import { eventOf } from '@bradyon/contract/games';
 import type { BattingRecord } from '@bradyon/contract/innings';
 import type { Season } from '@bradyon/contract/review';
-import { battingOf, boxOf, buntsOf, looksOf, readGame, type GameEvent } from '@bradyon/core/games';
+import {
+  battingOf,
+  boundedTellings,
+  boxOf,
+  buntsOf,
+  looksOf,
+  readGame,
+  type GameEvent,
+} from '@bradyon/core/games';
 import { totalsTogether, type BattingTotals } from '@bradyon/core/innings';
 import { callsIn, habitsIn, seasonCallOf } from '@bradyon/core/review';
 import type { PersonId } from '@bradyon/core/units';
@@ -25,7 +34,11 @@ function ofEach<Made>(
       const { id, lastSeq, startsAt, opponentId } = game;
       if (lastSeq === 0) continue;
       const key = `${id} ${String(lastSeq)} ${startsAt} ${opponentId ?? ''}`;
-      const made = known.get(key) ?? make((await selectAllEntries(tx, id)).map(eventOf), game);
+      const kept = known.get(key);
+      const made =
+        kept ?? make(boundedTellings((await selectAllEntries(tx, id)).map(eventOf)), game);
+      // Whoever else asks meanwhile is answered between two games.
+      if (!kept) await setImmediate();
       if (known.size >= MOST_KNOWN) known.clear();
       known.set(key, made);
       all.push(made);

@@ -181,7 +181,7 @@ function Clock({
             Safety squeeze, best spot:{' '}
             {safetyGain === null ? '…' : againstText(safetyGain, situation.by)}.
           </p>
-          <p>A pitchout costs {sizeText(Math.abs(fooled), situation.by)}.</p>
+          <p>A pitch-out costs {sizeText(Math.abs(fooled), situation.by)}.</p>
           {sport === 'softball' && <p className="quiet">Softball: good for the order only.</p>}
           <How>
             <p>

@@ -145,7 +145,11 @@ function Listen() {
             text: PLAN_WORDS[value],
           }))}
           value={planName}
-          onChange={setPlanName}
+          onChange={(name) => {
+            // What was begun otherwise is not what is timed now.
+            hand.drop();
+            setPlanName(name);
+          }}
         />
         <div className="time-who">
           {planName !== 'homeToFirst' && (

@@ -47,7 +47,7 @@ export const PLAY_WORDS: Record<Play, string> = {
   take: 'Take one',
   walkOnPurpose: 'Walk the batter',
   infieldIn: 'Infield in',
-  pitchOut: 'Pitchout',
+  pitchOut: 'Pitch-out',
   slideStep: 'Slide step',
 };
 

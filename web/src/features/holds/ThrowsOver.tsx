@@ -1,5 +1,6 @@
 import type { Holding } from '@bradyon/core/holds';
 import { distance, percent } from '../../ui/index.ts';
+import { PitchOutCounts } from './PitchOutCounts.tsx';
 import type { Hold } from './useHold.ts';
 import { SHORTEST_LEAD_FEET, type HoldShares } from './usePlan.ts';
 import { oneIn } from './words.ts';
@@ -46,11 +47,13 @@ export function ThrowsOver({
       )}
       <h2>Pitch out</h2>
       {mix ? (
-        <p>
-          {found.takes === 'asWeAre'
-            ? 'Not needed: they stay as we are.'
-            : `Pays if they go on more than ${percent(mix.runUnder)} of pitches. It makes it ${percent(found.pitchOut.chance)}.`}
-        </p>
+        <>
+          <p>
+            {found.takes === 'asWeAre' && 'Not needed: they stay as we are. '}
+            It makes it {percent(found.pitchOut.chance)}.
+          </p>
+          <PitchOutCounts hold={hold} found={found} />
+        </>
       ) : (
         <p>No better than a pitch here.</p>
       )}

@@ -8,7 +8,7 @@ export { Diamond } from './Diamond.tsx';
 export { valueOf } from './game.ts';
 export { onText, OUT_TEXT, situationWords } from './situationWords.ts';
 export { UpSelect } from './UpSelect.tsx';
-export { averageValue, useOdds, type OddsInView } from './useOdds.ts';
+export { averageValue, useLevel, useOdds, type OddsInView } from './useOdds.ts';
 export type { KnownByBatter } from './best.ts';
 export type { KnownHere } from './plate.ts';
 export { peopleOn, type Batter } from './sides.ts';

@@ -160,8 +160,8 @@ function Guessing({ question, judging, needed }: Props) {
       <h2>Keep them guessing</h2>
       <p>
         {pitchout
-          ? `Run on fewer than ${oneIn(pitchout.runUnder)} and a pitchout does not pay for them.`
-          : 'A pitchout would not even help them.'}{' '}
+          ? `Run on fewer than ${oneIn(pitchout.runUnder)} and a pitch-out does not pay for them.`
+          : 'A pitch-out would not even help them.'}{' '}
         {slideStep &&
           `For a slide step it is ${oneIn(slideStep.runUnder)}, if it costs them the usual amount at the plate.`}
       </p>

@@ -35,7 +35,7 @@ export const PITCH_TEXT: Record<Pitch, string> = {
   fastball: 'Fastball',
   breaking: 'Breaking ball',
   changeup: 'Changeup',
-  pitchout: 'Pitchout',
+  pitchout: 'Pitch-out',
 };
 
 const LEG_LABELS: Record<LegName, string> = {
