@@ -418,10 +418,11 @@ async function benchOutbox(address, executablePath) {
 /** From a tap on the desk to the verdict painted again, in the demo's running game. */
 async function benchDesk(page, context, address) {
   const teams = await (await page.request.get(`${address}/api/teams`)).json();
-  const games = await (await page.request.get(`${address}/api/teams/${teams[0].id}/games`)).json();
+  const { id } = teams.find(({ name }) => name === 'Tern Rock Skuas');
+  const games = await (await page.request.get(`${address}/api/teams/${id}/games`)).json();
   // The demo's own that has begun last: what was measured before has made games against nobody.
-  const running = games.find(({ opponentId, lastSeq }) => opponentId !== null && lastSeq > 0);
-  await page.goto(`${address}/teams/${teams[0].id}/games/${running.id}`);
+  const running = games.find(({ opponentId, lastSeq }) => opponentId !== null && lastSeq > 1);
+  await page.goto(`${address}/teams/${id}/games/${running.id}`);
   await page.getByText(/safe, needs/).waitFor();
   await page.getByText(/to win\. Change/).waitFor();
   for (const slowdown of [1, 4]) {
