@@ -183,3 +183,26 @@ test('one tab listens, so that no throw is saved twice', async ({ page, context 
   await other.getByRole('button', { name: 'Start listening' }).click();
   await expect(other.getByRole('meter', { name: 'Loudness' })).toBeVisible();
 });
+
+test('a device that pauses listening says so, and goes on by a tap', async ({ page }) => {
+  await page.addInitScript(() => {
+    const Own = globalThis.AudioContext;
+    globalThis.AudioContext = class extends Own {
+      constructor(options?: AudioContextOptions) {
+        super(options);
+        Object.assign(globalThis, { listening: this });
+      }
+    };
+  });
+  await openEar(page);
+  await page.getByRole('button', { name: 'Start listening' }).click();
+  const meter = page.getByRole('meter', { name: 'Loudness' });
+  await expect(meter).toBeVisible();
+  await page.evaluate(() =>
+    (globalThis as unknown as { listening: AudioContext }).listening.suspend(),
+  );
+  await expect(page.getByRole('alert')).toContainText('Your device paused listening');
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(meter).toBeVisible();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+});

@@ -62,6 +62,8 @@ const LOUD_DB = 12;
 /** "Of late": what was quiet is forgotten at this pace, dB a second. Judgement. */
 const FORGET_DB_A_SECOND = 0.1;
 const SILENCE = 1e-12;
+/** No room is quieter to a microphone: after a device's own silence a breath is no mitt. Judgement. */
+const LEAST_NOISE_DB = -85;
 
 const decibels = (power: number): number => 10 * Math.log10(power + SILENCE);
 const powerOf = (db: number): number => 10 ** (db / 10);
@@ -95,7 +97,8 @@ export function makeEar(sampleRate: number): Ear {
   const follow = (energy: number): void => {
     if (heard === 0) level = { ...level, usual: energy };
     const off = energy - level.usual;
-    const usual = level.usual + Math.sign(off) * (isSettling() ? SETTLING_STEP : LEVEL_STEP);
+    const step = isSettling() ? SETTLING_STEP : LEVEL_STEP;
+    const usual = Math.max(LEAST_NOISE_DB, level.usual + Math.sign(off) * step);
     const wider = Math.abs(off) > level.spread ? SPREAD_STEP : -SPREAD_STEP;
     level = {
       usual,

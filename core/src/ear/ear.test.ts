@@ -166,6 +166,9 @@ describe('loudness', () => {
     const ear = makeEar(RATE);
     expect(ear.hear(new Float32Array(2 * RATE))).toEqual([]);
     expect(Number.isFinite(ear.loudness().nowDb)).toBe(true);
+    // A device that lets nothing through while it is quiet makes no mitt of a breath.
+    const breath = Float32Array.from({ length: RATE }, (_, at) => 2e-5 * Math.sin(at));
+    expect(ear.hear(breath)).toEqual([]);
   });
 });
 

@@ -1,11 +1,12 @@
 import { EAR_PLANS, type EarPlan, type EarPlanName } from '@bradyon/core/ear';
+import type { Split } from '@bradyon/core/timing';
 import { Ear, EarOff } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import { TapButton } from '../../ui/index.ts';
 import { KIND_WORDS, tick } from '../timing/index.ts';
 import { LevelMeter } from './LevelMeter.tsx';
+import { useLoudness } from './loudness.ts';
 import type { EarInHand } from './useEar.ts';
-import { chainText } from './words.ts';
 
 /** What the ear is at: off, listening, or a time that it has just heard. Where a thumb begins or ends it, a tap area. */
 export function EarFace({
@@ -17,18 +18,20 @@ export function EarFace({
   planName: EarPlanName;
   who: string | null;
 }) {
-  const { phase, loudness, notice } = hand;
+  const { phase, notice } = hand;
+  const isSettling = useLoudness(({ loudness }) => loudness?.isSettling ?? true);
   const plan: EarPlan = EAR_PLANS[planName];
   const tapped = plan.marks.find(({ by }) => by === 'tap');
   const isOn = phase.is === 'listening';
   const isPaused = phase.is === 'trouble' && phase.which === 'paused';
-  const words = phase.is === 'listening' ? (notice ?? dueWords(hand, plan)) : OFF_WORDS[phase.is];
+  const words =
+    phase.is === 'listening' ? (notice ?? dueWords(hand, plan, isSettling)) : OFF_WORDS[phase.is];
   const inside = (
     <>
       <span className="ear-about">{who ?? 'Nobody chosen'}</span>
-      <span className="ear-figure figure">{figureOf(hand)}</span>
+      <span className="ear-figure figure">{figureOf(hand, plan)}</span>
       <span className="ear-words">{words}</span>
-      {isOn && loudness && <LevelMeter loudness={loudness} />}
+      {isOn && <LevelMeter />}
       <Marks hand={hand} plan={plan} />
     </>
   );
@@ -78,8 +81,8 @@ const OFF_WORDS = {
   trouble: 'Not listening.',
 };
 
-function dueWords({ state, loudness }: EarInHand, plan: EarPlan): string {
-  if (loudness?.isSettling ?? true) return 'Getting to know the noise here.';
+function dueWords({ state }: EarInHand, plan: EarPlan, isSettling: boolean): string {
+  if (isSettling) return 'Getting to know the noise here.';
   if (state.state === 'open') return 'Heard. Waiting in case there is more.';
   const [first] = plan.marks;
   return first?.by === 'tap'
@@ -87,19 +90,20 @@ function dueWords({ state, loudness }: EarInHand, plan: EarPlan): string {
     : `Listening for the ${first?.name ?? ''}`;
 }
 
-/** The time that is being heard, or the last one saved. */
-function figureOf({ state, last }: EarInHand): string {
-  const chain = state.state === 'open' ? state.chains[0] : last?.chain;
-  const split = chain?.splits.at(-1);
-  return (split?.seconds ?? 0).toFixed(2);
+/** The times that are being heard, or the last ones saved, if they are of what is chosen. */
+function splitsOf({ going, state, last }: EarInHand, plan: EarPlan): readonly Split[] {
+  const chain = state.state === 'open' ? state.chains[0] : going ? undefined : last?.chain;
+  return chain && chain.splits[0]?.kind === plan.kinds[0] ? chain.splits : [];
 }
 
-function Marks({ hand: { going, state, last }, plan }: { hand: EarInHand; plan: EarPlan }) {
-  const chain = state.state === 'open' ? state.chains[0] : going ? undefined : last?.chain;
-  // What is shown has to be of what is chosen.
-  const splits = chain && chain.splits[0]?.kind === plan.kinds[0] ? chain.splits : [];
+function figureOf(hand: EarInHand, plan: EarPlan): string {
+  return (splitsOf(hand, plan).at(-1)?.seconds ?? 0).toFixed(2);
+}
+
+function Marks({ hand, plan }: { hand: EarInHand; plan: EarPlan }) {
+  const splits = splitsOf(hand, plan);
   return (
-    <span className="ear-marks" aria-label={chain && chainText(chain)}>
+    <span className="ear-marks">
       {plan.marks.map(({ name, by }, nth) => {
         const kind = plan.kinds[nth - 1];
         const split = splits[nth - 1];

@@ -1,4 +1,4 @@
-import type { Loudness } from '@bradyon/core/ear';
+import { useLoudness } from './loudness.ts';
 
 /** The quietest that is shown, dB under the loudest a device can tell. */
 const QUIETEST_DB = -90;
@@ -6,7 +6,9 @@ const QUIETEST_DB = -90;
 const share = (db: number): number => Math.min(1, Math.max(0, 1 - db / QUIETEST_DB));
 
 /** How loud it is, and how loud a mitt has to be to be heard. */
-export function LevelMeter({ loudness }: { loudness: Loudness }) {
+export function LevelMeter() {
+  const { loudness } = useLoudness();
+  if (!loudness) return null;
   const { nowDb, noiseDb, neededDb, isLoud } = loudness;
   const needed = noiseDb + neededDb;
   const tooLoud = needed > -6;

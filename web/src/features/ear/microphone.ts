@@ -23,6 +23,8 @@ interface Listener {
   onLoudness: (loudness: Loudness) => void;
   /** It is not heard any more, and why. */
   onTrouble: (trouble: Trouble) => void;
+  /** A device that had paused it goes on. */
+  onGoingOn: () => void;
   /** How long the device takes to hear, seconds; null: nobody has measured it. */
   roundTripSeconds: () => number | null;
 }
@@ -103,6 +105,7 @@ export async function openMicrophone(listener: Listener): Promise<Microphone> {
   }
   context.onstatechange = () => {
     if (context.state !== 'running') trouble('paused');
+    else if (!closed) listener.onGoingOn();
   };
   return {
     close: () => {

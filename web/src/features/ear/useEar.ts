@@ -11,7 +11,6 @@ import {
   type EarState,
   type HeardChain,
   type Hearing,
-  type Loudness,
   type Moment,
   type Source,
   type Stand,
@@ -28,6 +27,7 @@ import { wallOffsetMs } from '../../api/index.ts';
 import { hundredths } from '../../ui/index.ts';
 import { useAwake } from '../../ui/useAwake.ts';
 import { draftOf, keepReadings, type SplitOwner } from '../timing/index.ts';
+import { hearLoudness } from './loudness.ts';
 import { openMicrophone, TroubleError, type Microphone, type Trouble } from './microphone.ts';
 import { useDeviceDelay } from './standing.ts';
 import { chainText } from './words.ts';
@@ -98,7 +98,6 @@ export function useEar(teamId: TeamId, listening: Listening) {
   const [phase, setPhase] = useState<Phase>({ is: 'off' });
   // Put down and left alone, a phone would sleep and hear nothing.
   useAwake(phase.is === 'listening');
-  const [loudness, setLoudness] = useState<Loudness | null>(null);
   /** What was heard and tapped, with what was chosen when it began. */
   const [going, setGoing] = useState<Going | null>(null);
   const [state, setState] = useState<EarState>({ state: 'waiting' });
@@ -198,7 +197,7 @@ export function useEar(teamId: TeamId, listening: Listening) {
   const close = (): void => {
     microphone.current?.close();
     microphone.current = null;
-    setLoudness(null);
+    hearLoudness(null);
   };
   useEffect(() => close, []);
 
@@ -212,10 +211,13 @@ export function useEar(teamId: TeamId, listening: Listening) {
         onOnset: ({ atMs, isSure }) => {
           latest.current({ atSeconds: atMs / 1000, by: 'ear', isSure });
         },
-        onLoudness: setLoudness,
+        onLoudness: hearLoudness,
         onTrouble: (which) => {
           if (which !== 'paused') close();
           setPhase({ is: 'trouble', which });
+        },
+        onGoingOn: () => {
+          setPhase({ is: 'listening' });
         },
         roundTripSeconds: () => useDeviceDelay.getState().roundTripSeconds,
       });
@@ -238,7 +240,6 @@ export function useEar(teamId: TeamId, listening: Listening) {
 
   return {
     phase,
-    loudness,
     state,
     questions,
     /** What is being timed, as it was chosen when it began; null: nothing yet. */
@@ -256,7 +257,6 @@ export function useEar(teamId: TeamId, listening: Listening) {
     },
     goOn: () => {
       microphone.current?.resume();
-      setPhase({ is: 'listening' });
     },
     tap: (atMs: number) => {
       add({ atSeconds: atMs / 1000, by: 'tap', isSure: true });
