@@ -21,7 +21,11 @@ test('a quick runner of theirs: who holds them close, by what, and a pitcher’s
   // A pitch-out is dearer the more balls there are.
   const counts = page.getByRole('table', { name: /^Pays if they go on more than this/ });
   const shareAt = async (balls: number): Promise<number> => {
-    const cell = counts.getByRole('row').nth(1 + balls).getByRole('cell').first();
+    const cell = counts
+      .getByRole('row')
+      .nth(1 + balls)
+      .getByRole('cell')
+      .first();
     const text = await cell.innerText();
     return text === 'never' ? 100 : Number.parseInt(text, 10);
   };
