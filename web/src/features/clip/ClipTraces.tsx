@@ -8,6 +8,16 @@ import type { VideoInHand } from './useVideo.ts';
 /** Where a camera usually stands, until the coach says: a distance to be set at the mark. */
 const USUAL_FEET = 60;
 const HEIGHT = 44;
+/** Marks that make a sound; a first move and a foot on a bag do not. */
+const SOUNDING: ReadonlySet<string> = new Set([
+  'mitt',
+  'bag',
+  'glove',
+  'bat meets ball',
+  'ball hit',
+  'fielded',
+  'base',
+]);
 
 const SOUND_WORDS = {
   loading: 'Listening to the clip.',
@@ -56,9 +66,8 @@ function SoundTrace({
   marking: Marking;
   video: VideoInHand;
 }) {
-  const isSlow = marking.rateFits && marking.trueFps !== video.playFps;
   if (sound.is !== 'heard') return <p className="quiet">{SOUND_WORDS[sound.is]}</p>;
-  if (isSlow) {
+  if (marking.isSlowMotion) {
     return (
       <p className="quiet">
         The sound of a slow-motion clip is not used: it is often stretched or missing.
@@ -72,7 +81,8 @@ function SoundTrace({
   const width = pace * duration;
   const frame = 1 / (video.playFps ?? 30);
   const here = onsets.find(({ atSeconds }) => Math.abs(atSeconds - shown) <= 1.5 * frame);
-  const due = marking.marks[marking.due === -1 ? marking.marks.length - 1 : marking.due];
+  const audible = marking.marks.filter(({ name }) => SOUNDING.has(name));
+  const due = audible.find(({ mark }) => mark === null) ?? audible.at(-1);
   const go = (way: 1 | -1): void => {
     const next =
       way === 1
@@ -124,16 +134,18 @@ function SoundTrace({
             >
               Next sound
             </Button>
-            <Button
-              disabled={!here}
-              onClick={() => {
-                if (!here || !due) return;
-                const index = marking.marks.indexOf(due);
-                marking.mark(index, { heardAt: here.atSeconds, feet: USUAL_FEET });
-              }}
-            >
-              Mark {due?.name} by this sound
-            </Button>
+            {due && (
+              <Button
+                disabled={!here}
+                onClick={() => {
+                  if (!here) return;
+                  const index = marking.marks.indexOf(due);
+                  marking.mark(index, { heardAt: here.atSeconds, feet: USUAL_FEET });
+                }}
+              >
+                Mark {due.name} by this sound
+              </Button>
+            )}
             <span className="quiet" role="status">
               {here
                 ? `${here.isSure ? 'Heard' : 'Heard, not sure'} at ${here.atSeconds.toFixed(3)}\u00a0s`

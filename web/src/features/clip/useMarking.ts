@@ -50,7 +50,10 @@ export function useMarking(file: File, playFps: number) {
   const trueRate = typedRate ?? String(playFps);
   const trueFps = Number(trueRate.replace(',', '.'));
   const rateFits = trueFps >= 5 && trueFps <= 2000;
-  const splits = rateFits ? clipSplits(planName, marks, { playFps, trueFps }) : [];
+  // Slow motion stretches the sound: what was marked by it does not stand.
+  const isSlowMotion = rateFits && trueFps !== playFps;
+  const standing = marks.map((mark) => (isSlowMotion && mark && 'heardAt' in mark ? null : mark));
+  const splits = rateFits ? clipSplits(planName, standing, { playFps, trueFps }) : [];
   const bases = [...new Set(kinds.flatMap((kind) => KIND_BASES[kind] ?? []))];
   const base = bases.includes(pickedBase) ? pickedBase : (bases[0] ?? null);
   const fielder =
@@ -115,11 +118,11 @@ export function useMarking(file: File, playFps: number) {
     kinds,
     /** Each mark and where it shows in the clip, seconds; null: not marked. */
     marks: plan.marks.map((name, index) => {
-      const mark = marks[index] ?? null;
+      const mark = standing[index] ?? null;
       return { name, mark, at: mark && placeOf(mark, playFps) };
     }),
     /** The mark that is due; -1: all are set. */
-    due: plan.marks.findIndex((_, index) => marks[index] == null),
+    due: plan.marks.findIndex((_, index) => standing[index] == null),
     mark: (index: number, mark: ClipMark) => {
       setMarks(plan.marks.map((_, each) => (each === index ? mark : (marks[each] ?? null))));
     },
@@ -127,6 +130,7 @@ export function useMarking(file: File, playFps: number) {
     trueRate,
     trueFps: rateFits ? trueFps : playFps,
     rateFits,
+    isSlowMotion,
     setTrueRate: setTypedRate,
     bases,
     base,
