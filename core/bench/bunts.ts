@@ -21,11 +21,20 @@ import { byRuns, PLAY_LEVELS, runExpectancies, chainOf } from '../src/innings/in
 import { PRESETS } from '../src/rules/index.ts';
 import { figuresAt } from '../src/timing/index.ts';
 import { placeOfBag } from '../src/units/index.ts';
-import { medianMs, type Print } from './median.ts';
+import { medianMs, onceMs, type Print } from './median.ts';
 
 const GAIT = { topSpeed: 27, accelerationSeconds: 0.75 };
 const RUNNERS = { 1: GAIT, 2: GAIT, 3: GAIT };
 const SENDS = 200;
+const MAPS = [
+  ['first', 1, 'sacrifice'],
+  ['second', 2, 'sacrifice'],
+  ['first-second', 3, 'sacrifice'],
+  ['squeeze', 4, 'suicide'],
+  ['loaded-squeeze', 7, 'suicide'],
+  ['safety', 4, 'safety'],
+  ['hit', 0, 'hit'],
+] as const satisfies readonly (readonly [string, number, BuntPlay])[];
 
 /** Maps with their aims by state, a send with its band, the last stop, and the best turn. @public asked for by scripts/bench.mjs */
 export function benchBunts(print: Print): void {
@@ -51,15 +60,18 @@ export function benchBunts(print: Print): void {
     breakSeconds: -0.1,
     value,
   });
-  for (const [name, bases, play] of [
-    ['first', 1, 'sacrifice'],
-    ['second', 2, 'sacrifice'],
-    ['first-second', 3, 'sacrifice'],
-    ['squeeze', 4, 'suicide'],
-    ['loaded-squeeze', 7, 'suicide'],
-    ['safety', 4, 'safety'],
-    ['hit', 0, 'hit'],
-  ] as const satisfies readonly (readonly [string, number, BuntPlay])[]) {
+  const first = question(1, 'sacrifice');
+  // As it is for a coach who opens the page: nothing has run before.
+  print(
+    'bunt-first-30x20-cold',
+    onceMs(() => planBunt(first, gridOf(first, 30, 20))),
+    'ms',
+  );
+  for (const [, bases, play] of MAPS) {
+    const asked = question(bases, play);
+    for (let round = 0; round < 5; round += 1) planBunt(asked, gridOf(asked, 30, 20));
+  }
+  for (const [name, bases, play] of MAPS) {
     const asked = question(bases, play);
     for (const [columns, rows] of [
       [30, 20],

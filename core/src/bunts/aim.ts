@@ -182,9 +182,10 @@ export function aimMap(map: BuntMap, skill: BuntSkill, ready: Pick<ReadyBunt, 'g
     (cell: Bunted) => cell.doublePlay,
   ].map((pick) => smeared(map, pick, sideways, along));
   const contact = 1 - skill.missed - skill.tipped - skill.popped;
+  const fairShares = sideways.map((each) => each.reduce((sum, mass) => sum + mass, 0));
   return speeds.flatMap((speed, row) =>
     degrees.map((each, column): Aim => {
-      const share = sideways[column]?.reduce((sum, mass) => sum + mass, 0) ?? 0;
+      const share = fairShares[column] ?? 0;
       const of = (channel: number): number =>
         channels[channel]?.[row * degrees.length + column] ?? 0;
       return {
@@ -213,7 +214,8 @@ function smeared(
   along: readonly Float64Array[],
 ): Float64Array {
   const columns = degrees.length;
-  const figures = Float64Array.from(cells, pick);
+  const figures = new Float64Array(cells.length);
+  for (const [index, cell] of cells.entries()) figures[index] = pick(cell);
   const half = new Float64Array(figures.length);
   for (let row = 0; row < speeds.length; row += 1) {
     for (let from = 0; from < speeds.length; from += 1) {

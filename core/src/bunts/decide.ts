@@ -30,9 +30,30 @@ export interface Decision {
 /** Beyond so many deviations nothing is looked at. */
 const FAR = 4.5;
 /** A share of the seen deviations that changes no figure. */
-const NOTHING = 1e-9;
+const NOTHING = 1e-7;
 const MODES = [0, 1] as const;
-const DENSITY = 1 / Math.sqrt(2 * Math.PI);
+
+/** Figures of every choice, two modes each; one set is enough, as no decision is made within another. */
+function roomFor(choices: number): Room {
+  return {
+    margins: new Float64Array(2 * choices),
+    gains: new Float64Array(2 * choices),
+    thresholds: new Float64Array(choices),
+    tried: new Float64Array(choices),
+    out: new Float64Array(choices),
+  };
+}
+type Room = Record<'margins' | 'gains' | 'thresholds' | 'tried' | 'out', Float64Array>;
+
+/** The batter and three runners. */
+let room = roomFor(4);
+
+function cleared(choices: number): Room {
+  if (room.tried.length < choices) room = roomFor(choices);
+  room.tried.fill(0);
+  room.out.fill(0);
+  return room;
+}
 
 /**
  * What a fielder with the ball in his hand does, who sees each race only roughly and throws where the
@@ -58,6 +79,7 @@ export function decidePlay(
   /** How much of a seen deviation is believed. */
   const trust = real2 / (real2 + seen2);
   const seenSd = Math.sqrt(real2 * trust);
+  const peak = 1 / (seenSd * Math.sqrt(2 * Math.PI));
   const beliefSd = Math.sqrt(throwSdSeconds ** 2 + real2 * (1 - trust));
   const dislike = sureOut * stake;
   const holding = allSafe + dislike;
@@ -66,8 +88,7 @@ export function decidePlay(
 
   // Flat arrays, two modes a choice: this runs for every fielder of every cell of a map.
   const count = choices.length;
-  const margins = new Float64Array(2 * count);
-  const gains = new Float64Array(2 * count);
+  const { margins, gains, thresholds, tried, out } = cleared(count);
   for (let place = 0; place < count; place += 1) {
     for (const mode of MODES) {
       margins[2 * place + mode] = choices[place]?.margins[mode] ?? 0;
@@ -105,13 +126,16 @@ export function decidePlay(
   const surely = FAR * (rivalSd + trust * fieldingSdSeconds);
   const runnerShare = runner2 / (runner2 + seen2);
   const outcomeSd = Math.sqrt(throwSdSeconds ** 2 + (runner2 * seen2) / (runner2 + seen2));
+  const aloneSd = Math.sqrt(outcomeSd ** 2 + (sharedSd * (1 - runnerShare)) ** 2);
 
-  const tried = new Float64Array(count);
-  const out = new Float64Array(count);
-  const thresholds = new Float64Array(kept.length);
   let thrownAway = 0;
   for (const place of kept) {
-    const [low, high] = [Math.max(-FAR * seenSd, fromWhere(place, holding)), FAR * seenSd];
+    let low = Math.max(-FAR * seenSd, fromWhere(place, holding));
+    const high = FAR * seenSd;
+    for (const rival of kept) {
+      // Below this the rival is surely better.
+      if (rival !== place) low = Math.max(low, fromWhere(place, worth(rival, -surely)));
+    }
     if (low >= high) continue;
     const edges = [low, high];
     // A rival's share falls like a step where it is as good: no panel may straddle it.
@@ -125,28 +149,31 @@ export function decidePlay(
       const [from, to] = [edges[panel] ?? 0, edges[panel + 1] ?? 0];
       for (let node = 0; node < panelNodes.at.length; node += 1) {
         const z = (from + to + (panelNodes.at[node] ?? 0) * (to - from)) / 2;
-        const density = (DENSITY / seenSd) * Math.exp(-(z ** 2) / (2 * seenSd ** 2));
+        const density = peak * Math.exp(-(z ** 2) / (2 * seenSd ** 2));
         const share = ((panelNodes.weights[node] ?? 0) * (to - from) * density) / 2;
         if (share < NOTHING) continue;
         const mode = seen(2 * place, z) <= seen(2 * place + 1, z) ? 0 : 1;
         const value = seen(2 * place + mode, z);
         let active = 0;
-        let isBeaten = false;
         for (const other of kept) {
           if (other === place) continue;
           const threshold = fromWhere(other, value);
-          if (threshold < -surely) {
-            isBeaten = true;
-            break;
-          }
           // A rival that can hardly look better changes nothing.
           if (threshold < surely) {
             thresholds[active] = threshold;
             active += 1;
           }
         }
-        if (isBeaten) continue;
         const raw = z / trust;
+        if (active === 0) {
+          // Nobody rivals it: the shared part is only one more error of the outcome.
+          const margin =
+            (margins[2 * place + mode] ?? 0) + raw * (runnerShare + sharedMean * (runnerShare - 1));
+          tried[place] = (tried[place] ?? 0) + share;
+          out[place] = (out[place] ?? 0) + share * good[mode] * tabledNormalCdf(margin / aloneSd);
+          thrownAway += share * (1 - good[mode]) * doubt.wild;
+          continue;
+        }
         for (let draw = 0; draw < NORMAL_5.at.length; draw += 1) {
           const late = sharedMean * raw + sharedSd * (NORMAL_5.at[draw] ?? 0);
           let weight = share * (NORMAL_5.weights[draw] ?? 0);
@@ -172,7 +199,7 @@ export function decidePlay(
     noPlay += weight;
   }
   let total = noPlay;
-  for (const each of tried) total += each;
+  for (let place = 0; place < count; place += 1) total += tried[place] ?? 0;
   const wildShare = thrownAway / total;
   let safe = 1 - wildShare;
   let value = wildShare * wild;
@@ -182,8 +209,8 @@ export function decidePlay(
     value += share * (choices[place]?.valueIfOut ?? 0);
   }
   return {
-    tried: Array.from(tried, (each) => each / total),
-    out: Array.from(out, (each) => each / total),
+    tried: choices.map((_, place) => (tried[place] ?? 0) / total),
+    out: choices.map((_, place) => (out[place] ?? 0) / total),
     wild: wildShare,
     noPlay: noPlay / total,
     value: value + safe * allSafe,

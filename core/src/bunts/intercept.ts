@@ -1,6 +1,6 @@
 import { rootOf } from '../maths/index.ts';
 import { distanceAfter } from '../sprint/index.ts';
-import type { Place } from '../units/index.ts';
+import { feetBetween, type Place } from '../units/index.ts';
 import { rolledAfter, rollFeet, type Bunt, type Ground } from './roll.ts';
 import type { Fielder } from './setup.ts';
 
@@ -9,6 +9,8 @@ const STEP_SECONDS = 0.2;
 const STEP_FEET = 4;
 /** Nobody needs longer to get to a ball lying on the infield. */
 const LONGEST_SECONDS = 30;
+
+const HOME: Place = { x: 0, y: 0 };
 
 /** When and where a fielder has the ball, seconds after contact. */
 export interface Intercept {
@@ -31,19 +33,21 @@ export function interceptBunt(
   const angle = (degrees * Math.PI) / 180;
   const [alongX, alongY] = [Math.cos(angle), Math.sin(angle)];
   const { at, reactSeconds, chargeSpeed } = fielder;
-  const home = Math.hypot(at.x, at.y);
+  const home = feetBetween(at, HOME);
   // Not before he could have covered the ground to the ball's path: most fielders need not be tried.
   const onPath = Math.min(rollFeet(speed, ground), Math.max(0, at.x * alongX + at.y * alongY));
-  const apart = Math.hypot(onPath * alongX - at.x, onPath * alongY - at.y);
+  const apart = feetBetween({ x: onPath * alongX, y: onPath * alongY }, at);
   const earliest =
     Math.max(0, apart - reachFeet) / fielder.topSpeed + (chargeSpeed === 0 ? reactSeconds : 0);
   if (apart > reachFeet && earliest > until) return null;
-  const curve = { ...fielder, startSpeed: 0 };
+  const { topSpeed, accelerationSeconds } = fielder;
+  // The same shape for every fielder: engines run that several times as fast.
+  const curve = { topSpeed, accelerationSeconds, startSpeed: 0 };
   /** How much farther he could be than he has to be, feet. */
   const spare = (seconds: number): number => {
     const rolled = rolledAfter(seconds, speed, ground);
     const [dx, dy] = [rolled * alongX - at.x, rolled * alongY - at.y];
-    const away = Math.hypot(dx, dy);
+    const away = Math.sqrt(dx ** 2 + dy ** 2);
     // Charging helps only as far as the ball lies in the direction of the plate.
     const toward = Math.max(0, -(dx * at.x + dy * at.y) / (away * home));
     const start = chargeSpeed * (away > 0 ? toward : 1);
@@ -53,7 +57,7 @@ export function interceptBunt(
     return coming + run + reachFeet - away;
   };
   const step = Math.min(STEP_SECONDS, STEP_FEET / speed);
-  if (spare(0) >= 0) return { seconds: 0, at: { x: 0, y: 0 } };
+  if (spare(0) >= 0) return { seconds: 0, at: HOME };
   let before = apart > reachFeet ? earliest : 0;
   while (before < until) {
     const next = before + step;

@@ -16,7 +16,7 @@ import {
 import { fieldersOf, type Alignment } from './alignment.ts';
 import type { BuntFigures } from './figures.ts';
 import { prepareBunt, type ReadyBunt } from './prepare.ts';
-import { resolveBunt, type Bunted } from './resolve.ts';
+import { addShare, resolveBunt, type Bunted } from './resolve.ts';
 import { speedToRoll, type Ground, type Surface } from './roll.ts';
 import { resolveSafety } from './safety.ts';
 import type { BuntRunner, BuntSetup } from './setup.ts';
@@ -304,8 +304,10 @@ function spreadAt(
   { sdDegrees, sdPace }: BuntSkill,
   { degrees, speed }: Pick<PricedAim, 'degrees' | 'speed'>,
 ): Pick<Bunted, 'fieldedBy' | 'thrownTo'> {
-  const fieldedBy: Bunted['fieldedBy'] = {};
-  const thrownTo: Bunted['thrownTo'] = { 1: 0, 2: 0, 3: 0, 4: 0 };
+  const all: Pick<Bunted, 'fieldedBy' | 'thrownTo'> = {
+    fieldedBy: {},
+    thrownTo: { 1: 0, 2: 0, 3: 0, 4: 0 },
+  };
   let total = 0;
   const weights = map.cells.map((_, index) => {
     const off = ((map.degrees[index % map.degrees.length] ?? 0) - degrees) / sdDegrees;
@@ -315,14 +317,9 @@ function spreadAt(
     return weight;
   });
   for (const [index, cell] of map.cells.entries()) {
-    const share = (weights[index] ?? 0) / total;
-    for (const [position, chance] of Object.entries(cell.fieldedBy)) {
-      const key = position as keyof Bunted['fieldedBy'];
-      fieldedBy[key] = (fieldedBy[key] ?? 0) + share * chance;
-    }
-    for (const bag of [1, 2, 3, 4] as const) thrownTo[bag] += share * cell.thrownTo[bag];
+    addShare(all, cell, (weights[index] ?? 0) / total);
   }
-  return { fieldedBy, thrownTo };
+  return all;
 }
 
 /** The aim of a plan that is nearest to a direction and a roll. */

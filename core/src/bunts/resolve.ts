@@ -5,7 +5,7 @@ import { decidePlay, type Choice } from './decide.ts';
 import { interceptBunt, type Intercept } from './intercept.ts';
 import type { PlayOption, ReadyBunt } from './prepare.ts';
 import type { Bunt } from './roll.ts';
-import type { BuntFielder, Fielder } from './setup.ts';
+import { BUNT_FIELDERS, type BuntFielder, type Fielder } from './setup.ts';
 
 /** What one fair bunt comes to. Chances 0..1. */
 export interface Bunted {
@@ -91,7 +91,7 @@ function playOf(
   const covers = ready.covers[place] ?? [];
   const arm = { throwSpeed: fielder.throwSpeed, ball };
   const ran = { x: at.x - fielder.at.x, y: at.y - fielder.at.y };
-  const ranFeet = Math.hypot(ran.x, ran.y);
+  const ranFeet = feetBetween(at, fielder.at);
   const arrivals = options.map((option): readonly [set: number, rush: number] => {
     const feet = feetBetween(at, option.at);
     const cover = covers[option.bag] ?? Number.POSITIVE_INFINITY;
@@ -172,30 +172,47 @@ function relayChance(
 
 /** Several results as one, each counting as much as its weight. */
 export function mixed(each: readonly Bunted[], weights: readonly number[]): Bunted {
-  const total = weights.reduce((sum, weight) => sum + weight, 0);
-  const of = (pick: (bunted: Bunted) => number): number =>
-    each.reduce((sum, bunted, index) => sum + (pick(bunted) * (weights[index] ?? 0)) / total, 0);
-  const fieldedBy: Bunted['fieldedBy'] = {};
-  for (const [index, bunted] of each.entries()) {
-    for (const [position, share] of Object.entries(bunted.fieldedBy)) {
-      const by = position as BuntFielder;
-      fieldedBy[by] = (fieldedBy[by] ?? 0) + (share * (weights[index] ?? 0)) / total;
-    }
-  }
-  return {
-    value: of(({ value }) => value),
-    leadOut: of(({ leadOut }) => leadOut),
-    batterOut: of(({ batterOut }) => batterOut),
-    anyOut: of(({ anyOut }) => anyOut),
-    doublePlay: of(({ doublePlay }) => doublePlay),
-    wild: of(({ wild }) => wild),
-    noPlay: of(({ noPlay }) => noPlay),
-    fieldedBy,
-    thrownTo: {
-      1: of(({ thrownTo }) => thrownTo[1]),
-      2: of(({ thrownTo }) => thrownTo[2]),
-      3: of(({ thrownTo }) => thrownTo[3]),
-      4: of(({ thrownTo }) => thrownTo[4]),
-    },
+  let total = 0;
+  for (const weight of weights) total += weight;
+  const all: Bunted = {
+    value: 0,
+    leadOut: 0,
+    batterOut: 0,
+    anyOut: 0,
+    doublePlay: 0,
+    wild: 0,
+    noPlay: 0,
+    fieldedBy: {},
+    thrownTo: { 1: 0, 2: 0, 3: 0, 4: 0 },
   };
+  for (let index = 0; index < each.length; index += 1) {
+    const bunted = each[index];
+    if (!bunted) continue;
+    const share = (weights[index] ?? 0) / total;
+    all.value += share * bunted.value;
+    all.leadOut += share * bunted.leadOut;
+    all.batterOut += share * bunted.batterOut;
+    all.anyOut += share * bunted.anyOut;
+    all.doublePlay += share * bunted.doublePlay;
+    all.wild += share * bunted.wild;
+    all.noPlay += share * bunted.noPlay;
+    addShare(all, bunted, share);
+  }
+  return all;
+}
+
+/** Who fields it and where it is thrown, added to what is there by its share. */
+export function addShare(
+  { fieldedBy, thrownTo }: Pick<Bunted, 'fieldedBy' | 'thrownTo'>,
+  more: Pick<Bunted, 'fieldedBy' | 'thrownTo'>,
+  share: number,
+): void {
+  for (const position of BUNT_FIELDERS) {
+    const chance = more.fieldedBy[position];
+    if (chance !== undefined) fieldedBy[position] = (fieldedBy[position] ?? 0) + share * chance;
+  }
+  thrownTo[1] += share * more.thrownTo[1];
+  thrownTo[2] += share * more.thrownTo[2];
+  thrownTo[3] += share * more.thrownTo[3];
+  thrownTo[4] += share * more.thrownTo[4];
 }
