@@ -148,3 +148,46 @@ test('a clip is heard and watched: the first move is found, the mitt is marked b
   expect(Math.abs((reading?.seconds ?? 0) - 1.4)).toBeLessThan(0.5 / 30 + 0.01);
   expect(reading?.resolutionSeconds).toBeLessThan(1 / 30);
 });
+
+test('a pop is marked by its two sounds, whatever else is heard in the clip', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  test.setTimeout(120_000);
+  const coach = new Coach(page);
+  await coach.makeSeason();
+  await coach.go('Time');
+  await page.getByRole('link', { name: 'Clip' }).click();
+  const mitt = 1.31;
+  for (const noise of ['crowd', 'wind', 'bus'] as const) {
+    const clip = await makeClip(browser, baseURL ?? '', {
+      fps: 30,
+      frames: 120,
+      lights: [],
+      sound: makeSound({
+        seed: 5,
+        seconds: 4,
+        noise,
+        bursts: [mitt, mitt + 2.08].map((atSeconds) => ({ atSeconds, overDb: 26 })),
+      }),
+    });
+    await page
+      .getByLabel(/Open (a|another) clip/)
+      .setInputFiles({ name: `${noise}.webm`, mimeType: 'video/webm', buffer: clip });
+    await expect(page.getByRole('img', { name: 'Sound: 2 sharp sounds' })).toBeVisible();
+    await page.getByLabel('What to time').selectOption('Pop');
+    for (const mark of ['mitt', 'bag']) {
+      await page.getByRole('button', { name: 'Next sound' }).click();
+      await page.getByRole('button', { name: `Mark ${mark} by this sound` }).click();
+    }
+    // As far from the camera, so nothing is taken off; sound is finer than the frames.
+    const pop = Number(await page.locator('.clip-figure').innerText());
+    expect(Math.abs(pop - 2.08)).toBeLessThan(0.005);
+    await page.getByRole('button', { name: 'Keep this time' }).click();
+    await expect(coach.saved()).toBeVisible();
+  }
+  const kept = await coach.readings();
+  expect(kept).toMatchObject(kept.map(() => ({ kind: 'pop', method: 'clip' })));
+  expect(kept).toHaveLength(3);
+});

@@ -1,16 +1,17 @@
 /**
  * `npm run bench`: prints `name value unit` lines. Not part of npm test: a machine's mood is no fault.
- * Speed claims are ratios measured in one run.
+ * Speed claims are ratios measured in one run. `npm run bench -- core browser` runs only those parts.
  */
 import { randomUUID } from 'node:crypto';
 import { createRequire } from 'node:module';
 import { benchDrillsInBrowser } from './benchDrills.mjs';
+import { benchMotionInBrowser } from './benchEar.mjs';
 import { benchGames } from './benchGames.mjs';
 import { endPosts, post } from './benchPost.mjs';
 import { benchReviewInBrowser } from './benchReview.mjs';
 import { freePort, startThrowawayCluster } from './cluster.mjs';
 import { ensureBuilt, ensurePackages } from './install.mjs';
-import { run } from './say.mjs';
+import { Advice, run } from './say.mjs';
 import { prepare, startServer } from './serve.mjs';
 import { ensureChromium } from './system.mjs';
 
@@ -26,11 +27,17 @@ const AT_ONCE = 8;
 const TAPS = 60;
 const CHANGES = 30;
 
+const PARTS = ['core', 'inserts', 'games', 'growth', 'outbox', 'browser'];
+
 await run(async () => {
+  const asked = process.argv.slice(2);
+  const unknown = asked.find((part) => !PARTS.includes(part));
+  if (unknown) throw new Advice(`There is no part "${unknown}". Say any of: ${PARTS.join(', ')}.`);
+  const isAsked = (part) => asked.length === 0 || asked.includes(part);
   ensurePackages();
   ensureBuilt();
   const executablePath = ensureChromium();
-  await benchCore();
+  if (isAsked('core')) await benchCore();
   // With the disk's own promises: what is measured is what a coach gets.
   const cluster = await startThrowawayCluster({ durable: true });
   let server = null;
@@ -38,17 +45,20 @@ await run(async () => {
   try {
     const { appUrl } = prepare(cluster, 'fresh');
     const { sessionSecret } = cluster;
-    server = await startServer({ appUrl, sessionSecret, port: await freePort(0) });
-    await benchInserts(server.address, appUrl);
-    second = await startServer({ appUrl, sessionSecret, port: await freePort(0) });
-    await benchGames(
-      [server.address, second.address],
-      { appUrl, databaseUrl: ownerUrl(cluster), ...(await signInToDemo(server.address)) },
-      print,
-    );
-    await benchGrowth(server.address, ownerUrl(cluster), executablePath);
-    await benchOutbox(server.address, executablePath);
-    await benchBrowser(server.address, executablePath);
+    const start = async () => startServer({ appUrl, sessionSecret, port: await freePort(0) });
+    server = await start();
+    if (isAsked('inserts')) await benchInserts(server.address, appUrl);
+    if (isAsked('games')) {
+      second = await start();
+      await benchGames(
+        [server.address, second.address],
+        { appUrl, databaseUrl: ownerUrl(cluster), ...(await signInToDemo(server.address)) },
+        print,
+      );
+    }
+    if (isAsked('growth')) await benchGrowth(server.address, ownerUrl(cluster), executablePath);
+    if (isAsked('outbox')) await benchOutbox(server.address, executablePath);
+    if (isAsked('browser')) await benchBrowser(server.address, executablePath);
   } finally {
     endPosts();
     await second?.stop();
@@ -632,6 +642,7 @@ async function benchBrowser(address, executablePath) {
     await benchLineup(await fresh.newPage(), first.url());
     await benchDrillsInBrowser(browser, first, print);
     await benchReviewInBrowser(first, print);
+    await benchMotionInBrowser(browser, first, print);
   } finally {
     await browser.close();
   }

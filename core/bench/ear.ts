@@ -18,7 +18,7 @@ const HEIGHT = 90;
 
 /** How well the ear hears at three noise levels, against the thumb's own .05 s, and what it costs. @public asked for by scripts/bench.mjs */
 export function benchEar(print: Print): void {
-  for (const noise of ['pink', 'crowd', 'wind'] as const) {
+  for (const noise of ['pink', 'crowd', 'wind', 'bus'] as const) {
     for (const overDb of [20, 10, 6]) {
       const { errors, missed, falseOnes, falseSure } = heardIn(noise, overDb);
       const name = `ear-${noise}-${String(overDb)}dB`;

@@ -40,6 +40,7 @@ export async function makeClip(
     lights,
     movesFrom = Infinity,
     sound = new Float32Array(),
+    scale = 1,
   }: {
     fps: number;
     frames: number;
@@ -47,6 +48,8 @@ export async function makeClip(
     movesFrom?: number;
     /** At 48,000 samples a second. */
     sound?: Float32Array;
+    /** 1: 320 by 180 pixels. */
+    scale?: number;
   },
 ): Promise<Buffer> {
   const context = await browser.newContext({ bypassCSP: true });
@@ -54,17 +57,23 @@ export async function makeClip(
   await page.goto(`${origin}/sign-in`);
   await page.addScriptTag({ path: mediabunny });
   const bytes = await page.evaluate(
-    async ({ fps: rate, frames: count, lights: on, moves, samples }) => {
+    async ({ fps: rate, frames: count, lights: on, moves, samples, times }) => {
       const { Output, WebMOutputFormat, BufferTarget, CanvasSource, AudioBufferSource } = (
         globalThis as unknown as { Mediabunny: Muxing }
       ).Mediabunny;
       const canvas = document.createElement('canvas');
-      canvas.width = 320;
-      canvas.height = 180;
+      canvas.width = 320 * times;
+      canvas.height = 180 * times;
       const pen = canvas.getContext('2d');
       if (!pen) throw new Error('no canvas');
+      pen.scale(times, times);
       const output = new Output({ format: new WebMOutputFormat(), target: new BufferTarget() });
-      const source = new CanvasSource(canvas, { codec: 'vp8', bitrate: 400_000 });
+      const source = new CanvasSource(canvas, {
+        codec: 'vp8',
+        bitrate: 400_000,
+        // As phones do: whoever looks for a frame begins at the one whole picture a second.
+        keyFrameInterval: 1,
+      });
       output.addVideoTrack(source, { frameRate: rate });
       const track =
         samples.length > 0 ? new AudioBufferSource({ codec: 'opus', bitrate: 128_000 }) : null;
@@ -99,6 +108,7 @@ export async function makeClip(
       lights,
       moves: Number.isFinite(movesFrom) ? movesFrom : null,
       samples: [...sound],
+      times: scale,
     },
   );
   await context.close();

@@ -20,7 +20,7 @@ export interface Loudness {
   neededDb: number;
   /** It still gets to know the noise, and says nothing. */
   isSettling: boolean;
-  /** Much louder than it was: a bus, a plane, a mower. What falls into it is not heard. */
+  /** Much louder than it was: a bus, a plane, a mower. What hardly stands out of it is not heard. */
   isLoud: boolean;
 }
 
@@ -35,8 +35,9 @@ export interface Ear {
 
 /** The stretch whose energy is one figure: a render quantum of a browser at 48 kHz. Seconds. */
 const QUANTUM_SECONDS = 128 / 48_000;
-/** How the usual level and its spread follow, dB a quantum. Agreed. */
-const LEVEL_STEP = 0.02;
+/** How the usual level follows, dB a quantum: a bus that comes is known before it is here. Judgement, by made sound. */
+const LEVEL_STEP = 0.05;
+/** And its spread. Agreed. */
 const SPREAD_STEP = 0.01;
 const LEAST_SPREAD_DB = 1;
 /** While it settles, the level has to come from anywhere. Judgement. */

@@ -12,7 +12,7 @@ export {
 } from './chain.ts';
 export { envelopeOf, onsetsOf } from './clipSound.ts';
 export { makeEar, type Loudness, type Onset } from './detector.ts';
-export { makeSound, type MadeNoise } from './madeSound.ts';
+export { makeSound, type MadeBurst, type MadeNoise } from './madeSound.ts';
 export { firstMoveOf, luminanceOf, motionBetween } from './motion.ts';
 export {
   AT_BASE_SD_FEET,

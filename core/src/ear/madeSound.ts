@@ -7,7 +7,7 @@ export type MadeNoise = 'pink' | 'crowd' | 'wind' | 'bus';
 /** A sharp sound at a known instant. */
 export interface MadeBurst {
   atSeconds: number;
-  /** How far its loudest moment stands over the noise in the band, dB. */
+  /** How far its loudest moment stands over the noise in the band just there, dB. */
   overDb: number;
 }
 
@@ -15,6 +15,8 @@ const NOISE_LEVEL = 0.01;
 const RISE_SECONDS = 0.0006;
 const BURST_SECONDS = 0.05;
 const QUANTUM_SECONDS = 128 / 48_000;
+/** "Just there": in a gust it takes more to stand out than between two. */
+const AROUND_SECONDS = 0.25;
 
 /**
  * Made sound with bursts in it, for tests and benches: a burst of noise that rises in .6 ms and dies
@@ -38,11 +40,12 @@ export function makeSound({
   const length = Math.round(seconds * sampleRate);
   const sound = new Float32Array(length);
   NOISES[noise](sound, sampleRate, random);
-  const floor = powerInBand(sound, sampleRate);
+  const noiseAround = noiseIn(sound, sampleRate);
   for (const { atSeconds, overDb } of bursts) {
     const burst = makeBurst(random, sampleRate);
-    const scale = Math.sqrt((floor * 10 ** (overDb / 10)) / loudestInBand(burst, sampleRate));
     const first = Math.round(atSeconds * sampleRate);
+    const wanted = noiseAround(first) * 10 ** (overDb / 10);
+    const scale = Math.sqrt(wanted / loudestInBand(burst, sampleRate));
     for (const [nth, sample] of burst.entries()) {
       const at = first + nth;
       if (at < length) sound[at] = (sound[at] ?? 0) + scale * sample;
@@ -139,11 +142,17 @@ const NOISES: Record<MadeNoise, (sound: Float32Array, sampleRate: number, random
     },
   };
 
-function powerInBand(sound: Float32Array, sampleRate: number): number {
+/** The power of the noise in the band around a sample. */
+function noiseIn(sound: Float32Array, sampleRate: number): (at: number) => number {
   const band = makeBand(sampleRate);
-  let sum = 0;
-  for (const sample of sound) sum += band(sample) ** 2;
-  return sum / sound.length;
+  const upTo = new Float64Array(sound.length + 1);
+  for (const [at, sample] of sound.entries()) upTo[at + 1] = (upTo[at] ?? 0) + band(sample) ** 2;
+  const around = Math.round(AROUND_SECONDS * sampleRate);
+  return (at) => {
+    const from = Math.max(0, Math.min(at, sound.length) - around);
+    const to = Math.min(sound.length, at + around);
+    return to > from ? ((upTo[to] ?? 0) - (upTo[from] ?? 0)) / (to - from) : 0;
+  };
 }
 
 /** The loudest render quantum of a burst, in the band. */

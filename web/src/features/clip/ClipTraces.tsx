@@ -80,6 +80,8 @@ function SoundTrace({
   const pace = envelope.length / sound.seconds;
   const width = pace * duration;
   const frame = 1 / (video.playFps ?? 30);
+  // While the clip's speed is measured it is played, and then set back.
+  const isReady = video.playFps !== null;
   const here = onsets.find(({ atSeconds }) => Math.abs(atSeconds - shown) <= 1.5 * frame);
   const audible = marking.marks.filter(({ name }) => SOUNDING.has(name));
   const due = audible.find(({ mark }) => mark === null) ?? audible.at(-1);
@@ -120,6 +122,7 @@ function SoundTrace({
           <>
             <Button
               variant="outline-primary"
+              disabled={!isReady}
               onClick={() => {
                 go(-1);
               }}
@@ -128,6 +131,7 @@ function SoundTrace({
             </Button>
             <Button
               variant="outline-primary"
+              disabled={!isReady}
               onClick={() => {
                 go(1);
               }}

@@ -1,4 +1,5 @@
 import type { EarPlanName } from '@bradyon/core/ear';
+import type { Person } from '@bradyon/core/people';
 import { timesFromRelease } from '@bradyon/core/rules';
 import { typicalTime } from '@bradyon/core/sprint';
 import { plainContext, type ReadingKind } from '@bradyon/core/timing';
@@ -17,7 +18,15 @@ import {
   usePlaying,
 } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { BaseChoice, Latest, Seen, TimeTabs, useTimes, type SplitOwner } from '../timing/index.ts';
+import {
+  BaseChoice,
+  Latest,
+  NobodyToTime,
+  Seen,
+  TimeTabs,
+  useTimes,
+  type SplitOwner,
+} from '../timing/index.ts';
 import { EarFace } from './EarFace.tsx';
 import './EarPage.scss';
 import { Questions } from './Questions.tsx';
@@ -132,6 +141,7 @@ function Listen() {
         : isPitched
           ? pitcher
           : catcher;
+  const missing = missingOf(planName, { ...onField, fielder });
   const kinds: readonly ReadingKind[] = isPitched
     ? ['delivery', 'flight', 'pop']
     : [planName as ReadingKind];
@@ -213,8 +223,21 @@ function Listen() {
             kinds={kinds}
           />
         )}
+        {missing && <NobodyToTime who={missing} />}
         <Latest people={isPitched ? [pitcher, catcher] : [whoThrows]} kinds={kinds} />
       </div>
     </div>
   );
+}
+
+/** Whom the team has to have before this can be timed; null: they are there. */
+function missingOf(
+  planName: EarPlanName,
+  who: Record<'pitcher' | 'catcher' | 'runner' | 'fielder', Person | null>,
+): string | null {
+  if (planName === 'homeToFirst') return who.runner ? null : 'your players';
+  if (planName === 'outfieldThrow') return who.fielder ? null : 'outfielders';
+  if (planName !== 'pop' && !who.pitcher) return 'pitchers';
+  const isCaught = planName === 'pop' || planName === 'battery' || planName === 'softballBattery';
+  return isCaught && !who.catcher ? 'catchers' : null;
 }

@@ -29,6 +29,7 @@ import { useAwake } from '../../ui/useAwake.ts';
 import { draftOf, keepReadings, type SplitOwner } from '../timing/index.ts';
 import { hearLoudness } from './loudness.ts';
 import { openMicrophone, TroubleError, type Microphone, type Trouble } from './microphone.ts';
+import { answered, ask, useQuestions, type Question } from './questions.ts';
 import { useDeviceDelay } from './standing.ts';
 import { chainText } from './words.ts';
 
@@ -40,15 +41,6 @@ export interface Listening {
   stand: Stand;
   bounds: Hearing['bounds'];
   ownerOf: (kind: ReadingKind) => SplitOwner | null;
-}
-
-/** What the coach is asked about: what it may be, and all that goes with it as it was then. */
-export interface Question {
-  id: number;
-  /** Why: two sounds fit, or one is not sure. */
-  why: 'unsure' | 'several';
-  chains: readonly HeardChain[];
-  listening: Listening;
 }
 
 type Phase = { is: 'off' | 'opening' | 'listening' } | { is: 'trouble'; which: Trouble };
@@ -63,8 +55,6 @@ const NOTHING_WORDS = {
   tap: 'Tapped, and nothing heard in time.',
 };
 const LOOK_EVERY_MS = 80;
-/** More than a coach answers between two pitches. */
-const MOST_QUESTIONS = 6;
 
 /** The ear's way to hear what is timed. */
 function hearingOf({ planName, sources, stand, bounds }: Listening): Hearing {
@@ -101,7 +91,7 @@ export function useEar(teamId: TeamId, listening: Listening) {
   /** What was heard and tapped, with what was chosen when it began. */
   const [going, setGoing] = useState<Going | null>(null);
   const [state, setState] = useState<EarState>({ state: 'waiting' });
-  const [questions, setQuestions] = useState<readonly Question[]>([]);
+  const questions = useQuestions(teamId);
   const [last, setLast] = useState<{ chain: HeardChain; takeBack: () => void } | null>(null);
   const [notice, setNotice] = useState<string | null>(null);
   const microphone = useRef<Microphone | null>(null);
@@ -172,8 +162,7 @@ export function useEar(teamId: TeamId, listening: Listening) {
       case 'ask': {
         const { chains } = next;
         const why = chains.length > 1 ? 'several' : 'unsure';
-        const asked: Question = { id: performance.now(), why, chains, listening: as };
-        setQuestions((before) => [asked, ...before].slice(0, MOST_QUESTIONS));
+        ask({ id: performance.now(), teamId, why, chains, listening: as });
         break;
       }
     }
@@ -268,7 +257,7 @@ export function useEar(teamId: TeamId, listening: Listening) {
     },
     drop: over,
     answer: ({ id, listening: as }: Question, chain: HeardChain | null) => {
-      setQuestions((before) => before.filter((each) => each.id !== id));
+      answered(id);
       if (chain) save(chain, as);
     },
     undo: () => {

@@ -1,5 +1,6 @@
 export { draftOf, keepReadings, PITCHED, type SplitOwner } from './drafts.ts';
 export { keepLast } from './keepLast.ts';
+export { NobodyToTime } from './BatteryWatch.tsx';
 export { secondsProblem } from './typedKinds.ts';
 export { tick, WatchFace } from './WatchFace.tsx';
 export { useWatch, type WatchInHand } from './useWatch.ts';
