@@ -182,6 +182,7 @@ function Listen() {
           )}
           {planName === 'homeToFirst' && <RunnerSelect />}
         </div>
+        {missing && <NobodyToTime who={missing} />}
         <EarFace hand={hand} planName={planName} who={whoThrows?.name ?? null} />
         {phase.is === 'trouble' && (
           <div className="form-failure" role="alert">
@@ -223,7 +224,6 @@ function Listen() {
             kinds={kinds}
           />
         )}
-        {missing && <NobodyToTime who={missing} />}
         <Latest people={isPitched ? [pitcher, catcher] : [whoThrows]} kinds={kinds} />
       </div>
     </div>
