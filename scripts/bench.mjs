@@ -556,14 +556,18 @@ async function benchLineup(page, address) {
   for (let change = 0; change < CHANGES; change += 1) {
     if (change > 0) await page.locator('.lineup .lineup-name').first().click();
     await page.getByLabel('Plate appearances').fill('400');
-    await page.getByLabel('Hits', { exact: true }).fill(String(60 + 3 * change));
+    // So far apart that the maps cannot stay as they are when they are rounded.
+    await page.getByLabel('Hits', { exact: true }).fill(change % 2 === 0 ? '60' : '200');
     measured.push(
       await save().evaluate(async (button) => {
         const text = () => document.querySelector('.odds-maps table')?.textContent;
         const before = text();
         const start = performance.now();
         button.click();
-        while (text() === before) await new Promise((done) => requestAnimationFrame(done));
+        while (text() === before) {
+          if (performance.now() - start > 20_000) throw new Error('the maps stayed as they were');
+          await new Promise((done) => requestAnimationFrame(done));
+        }
         await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
         return performance.now() - start;
       }),
@@ -640,6 +644,8 @@ async function benchBrowser(address, executablePath) {
     await benchBoard(first, fresh, address);
     await benchDesk(await fresh.newPage(), fresh, address);
     await benchLineup(await fresh.newPage(), first.url());
+    // The demo's own team, in a page that is in front: behind another one nothing is drawn in time.
+    await first.goto(page.url());
     await benchDrillsInBrowser(browser, first, print);
     await benchReviewInBrowser(first, print);
     await benchMotionInBrowser(browser, first, print);

@@ -52,6 +52,7 @@ async function benchCues(page, print) {
 
 /** Frames of the drawn pitcher while reads are shown, the processor slowed. */
 async function benchPitcher(page, print) {
+  await page.bringToFront();
   await page.goto(page.url().replace(/(\/teams\/[^/]+)\/.*/, '$1/drills/reads'));
   await page.getByRole('button', { name: 'Start' }).waitFor();
   const session = await page.context().newCDPSession(page);

@@ -8,26 +8,34 @@ import { placeWords } from './situationWords.ts';
 import { useGame } from './useGame.ts';
 
 /** What is no part of the story of a game. */
-const QUIET: readonly string[] = ['undo', 'settle', 'advice', 'reading', 'sign', 'opened'];
+const QUIET: readonly string[] = ['settle', 'advice', 'reading', 'sign', 'opened'];
 
-/** Everything told that still stands, in order; what is flagged with why. */
-export function useLog(): { event: GameEvent; flag: string | null }[] {
+/**
+ * What was told and still stands, in order; what is flagged with why.
+ * @param most only so many of the last
+ */
+export function useLog(
+  most = Number.POSITIVE_INFINITY,
+): { event: GameEvent; flag: string | null }[] {
   const { now } = useGame();
-  const undone = new Set<string>();
-  for (const event of now.events.toReversed()) {
-    if (event.kind === 'undo' && !undone.has(event.id)) undone.add(event.event);
-  }
   const flags = new Map(now.reading.flagged.map(({ id, code }) => [id, REASONS[code]]));
-  return now.events
-    .filter(({ id, kind }) => !undone.has(id) && !QUIET.includes(kind))
-    .map((event) => ({ event, flag: flags.get(event.id) ?? null }));
+  const undone = new Set<string>();
+  const log: { event: GameEvent; flag: string | null }[] = [];
+  // From the last one back: what takes something back comes after it.
+  for (let nth = now.events.length - 1; nth >= 0 && log.length < most; nth -= 1) {
+    const event = now.events[nth];
+    if (!event || undone.has(event.id)) continue;
+    if (event.kind === 'undo') undone.add(event.event);
+    else if (!QUIET.includes(event.kind)) log.push({ event, flag: flags.get(event.id) ?? null });
+  }
+  return log.toReversed();
 }
 
 /** The last entries, the newest first; a tap changes one. */
 export function PitchLog({ most }: { most: number }) {
   const { name } = useGame();
   const [open, setOpen] = useState<GameEvent | null>(null);
-  const log = useLog().slice(-most).toReversed();
+  const log = useLog(most).toReversed();
   return (
     <div className="pitch-log" aria-label="Latest entries" role="group">
       {log.map(({ event, flag }) => (

@@ -35,15 +35,15 @@ export function useLineupOdds(order: readonly Person[], others: readonly Person[
   const batting = useBatting(team.id);
   const ours = oursFor(`${team.id} game`, order, batting.counted, level);
   const theirs = theirsFor(`${team.id} game theirs`, others, batting.counted, level);
-  const combined = combinedOf(theirs, level);
-  const asked: GameAsked = {
-    level,
-    rules,
-    ours: ratesBySpot(ours, level),
-    theirs: combined.rates,
-    allowed: average.allowed,
-  };
-  const isAverage = asked.ours.length === 1 && combined.known === 0;
+  const { allowed } = average;
+  const [asked, isAverage] = useMemo((): [GameAsked, boolean] => {
+    const bySpot = ratesBySpot(ours, level);
+    const { rates, known } = combinedOf(theirs, level);
+    return [
+      { level, rules, ours: bySpot, theirs: rates, allowed },
+      bySpot.length === 1 && known === 0,
+    ];
+  }, [level, rules, ours, theirs, allowed]);
   const tables = useTables(isAverage || batting.isLoading ? null : asked);
   const game = isAverage || !tables.game ? average : tables.game;
   const isCurrent = isAverage ? !batting.isLoading : tables.isCurrent;

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { useTeam } from '../teams/index.ts';
 import { keepLast } from '../timing/index.ts';
 import { openGame, type Game, type GameAsked, type GameTables } from './game.ts';
@@ -18,8 +19,10 @@ export function useTables(asked: GameAsked | null): {
   retry: () => void;
 } {
   const team = useTeam();
+  // Written out once for each question: the library would do so, and slowly, at every render.
+  const written = useMemo(() => JSON.stringify(asked), [asked]);
   const { data, isPlaceholderData, error, refetch } = useQuery({
-    queryKey: ['game', team.id, asked],
+    queryKey: ['game', team.id, written],
     queryFn: async (): Promise<{ asked: GameAsked; tables: GameTables } | null> =>
       asked && { asked, tables: await inWorker((heavy) => heavy.makeTables(asked)) },
     enabled: asked !== null,

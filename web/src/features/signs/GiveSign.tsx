@@ -74,8 +74,9 @@ export function GiveSign({
 /** Weights of the touches of nothing on, worked out once for each indicator; until then every touch weighs the same. */
 function useIdle(system: SignSystem, context: SignContext): TouchWeights | undefined {
   const hot = indicatorIn(system.indicator, context);
+  const written = useMemo(() => JSON.stringify(system), [system]);
   const { data } = useQuery({
-    queryKey: ['sign-idle', system, hot],
+    queryKey: ['sign-idle', written, hot],
     queryFn: () => inSignWorker((heavy) => heavy.tune(system, context, 5)),
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 5 * 60_000,
