@@ -10,7 +10,13 @@ import type { Deps } from './deps.ts';
 import { accountRoutes } from './features/accounts/index.ts';
 import { fileRoutes } from './features/files/index.ts';
 import { adviceRoutes } from './features/advice/index.ts';
-import { entranceRoutes, gameRoutes, passRoutes, type Live } from './features/games/index.ts';
+import {
+  entranceRoutes,
+  entryRoutes,
+  gameRoutes,
+  passRoutes,
+  type Live,
+} from './features/games/index.ts';
 import { gateEventRoutes, gateRoutes } from './features/gates/index.ts';
 import { inningsRoutes } from './features/innings/index.ts';
 import { leadRoutes } from './features/leads/index.ts';
@@ -26,7 +32,7 @@ import { makeReply } from './http/exchange.ts';
 import { sameOriginWrites } from './http/guard.ts';
 import { errorForLog } from './http/log.ts';
 import { Problem } from './http/problem.ts';
-import { sessions, signedIn } from './http/session.ts';
+import { meantAccount, sessions, signedCookies, signedIn } from './http/session.ts';
 
 /** Bodies: what a form sends, a batch or an import of rows. Whole teams are read by their own route. */
 const SMALL: RequestHandler = express.json({ limit: '16kb' });
@@ -47,7 +53,9 @@ export function makeApp({ pool, probe, config, logger, live }: AppParts): Expres
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', config.trustProxy);
-  app.use(requestLog(logger), securityHeaders(config), compression());
+  // What is answered from the data is never kept by a browser; pages and files have marks of their own.
+  app.set('etag', false);
+  app.use(requestLog(logger), securityHeaders(config), whereFetched(compression()));
 
   app.get('/healthz', (_req, res) => void res.type('text').send('ok'));
   app.get('/readyz', async (_req, res) => {
@@ -67,16 +75,18 @@ export function makeApp({ pool, probe, config, logger, live }: AppParts): Expres
     api.use(path, ...before, router);
   };
   mount('/gates', gateEventRoutes(deps, SMALL));
-  api.use(sameOriginWrites, sessions(pool, config, logger));
-  mount('/accounts', accountRoutes(deps), SMALL);
+  api.use(sameOriginWrites);
+  mount('/teams', entryRoutes(deps, LARGE));
+  api.use(sessions(pool, config, logger));
+  mount('/accounts', accountRoutes(deps), signedCookies(config), SMALL);
   mount('/passes', entranceRoutes(deps), SMALL);
   mount('/drills', drillRoutes(deps), SMALL);
   // Nothing of a body is read before somebody is signed in.
   api.use((req, _res, next) => {
     const accountId = signedIn(req);
     // A tab that still works for the coach who was signed in here before must not write as this one.
-    const meant = req.get('Bradyon-Account');
-    if (meant !== undefined && meant !== accountId) {
+    const meant = meantAccount(req);
+    if (meant !== null && meant !== accountId) {
       throw new Problem(401, 'Another coach has signed in on this device. Sign in again.');
     }
     next();
@@ -116,6 +126,14 @@ export function makeApp({ pool, probe, config, logger, live }: AppParts): Expres
   serveWeb(app, config.webRoot);
   app.use(unknownPath, errorHandler(logger));
   return app;
+}
+
+/** Answers to writes are short, and there are many of them. */
+function whereFetched(handler: RequestHandler): RequestHandler {
+  return (req, res, next) => {
+    if (req.method === 'GET') handler(req, res, next);
+    else next();
+  };
 }
 
 /** One line a request, without query, body, cookie or address. */

@@ -163,6 +163,36 @@ describe('games', () => {
     expect(again.games).toEqual(file.games);
   });
 
+  it('are taken only from a session that stands, of the coach that the tab means', async () => {
+    const { coach, path } = await aRunningGame();
+    const stranger = await api.coach('Stranger');
+    const taken = async (headers: Record<string, string>) =>
+      (await api.client().call('POST', `${path}/entries`, { entries: [anEntry()] }, headers))
+        .status;
+    const cookie = { Cookie: coach.cookie ?? '' };
+    expect(await taken(cookie)).toBe(200);
+    const { body: me } = await coach.call<{ id: string }>('GET', '/api/accounts/me');
+    expect(await taken({ ...cookie, 'Bradyon-Account': me.id })).toBe(200);
+    expect(await taken({ ...cookie, 'Bradyon-Account': randomUUID() })).toBe(401);
+    // A signature that is not ours, a session of somebody else, and none.
+    const forged = cookie.Cookie.replace(/(bradyon=s%3A[^.]*\.)\w{3}/, '$1abc');
+    expect(forged).not.toBe(cookie.Cookie);
+    expect(await taken({ Cookie: forged })).toBe(401);
+    expect(await taken({ Cookie: stranger.cookie ?? '' })).toBe(404);
+    expect(await taken({})).toBe(401);
+    // From another site nothing is taken, whoever is signed in.
+    expect(await taken({ ...cookie, Origin: 'https://elsewhere.example' })).toBe(403);
+    await api.owner.query(
+      `update sessions set expire = now() - interval '1 second' where sess ->> 'accountId' = $1`,
+      [me.id],
+    );
+    expect(await taken(cookie)).toBe(401);
+    await api.owner.query(`update sessions set expire = now() + interval '1 day'`);
+    expect(await taken(cookie)).toBe(200);
+    await coach.call('DELETE', '/api/accounts/session');
+    expect(await taken(cookie)).toBe(401);
+  });
+
   it('are read from their entries: what is kept is what was told', async () => {
     const { coach, path } = await aRunningGame();
     await send(

@@ -7,7 +7,7 @@ import type { CookieOptions, Request, RequestHandler, Response } from 'express';
 import session from 'express-session';
 import type { Pool } from 'pg';
 import type { Logger } from 'pino';
-import sql from 'sql-template-tag';
+import sql, { type Sql } from 'sql-template-tag';
 import type { Config } from '../config.ts';
 import { Problem } from './problem.ts';
 
@@ -19,6 +19,7 @@ declare module 'express-session' {
   }
 }
 
+const SESSION = 'bradyon';
 const MS_PER_DAY = 24 * 60 * 60 * 1000;
 const SIGNED_IN_MS = 60 * MS_PER_DAY;
 /** Whoever comes back stays signed in: the end moves along, at most once in this time. */
@@ -34,7 +35,7 @@ const cookieOptions = (config: Config): CookieOptions => ({
 export function sessions(pool: Pool, config: Config, logger: Logger): RequestHandler[] {
   const Store = connectPgSimple(session);
   const keep = session({
-    name: 'bradyon',
+    name: SESSION,
     secret: config.sessionSecret,
     store: new Store({
       pool,
@@ -56,7 +57,33 @@ export function sessions(pool: Pool, config: Config, logger: Logger): RequestHan
     }
     next();
   };
-  return [keep, cookieParser(config.sessionSecret), roll];
+  return [keep, roll];
+}
+
+/** Reads the cookies that we have signed; only where they are asked for. */
+export function signedCookies(config: Config): RequestHandler {
+  return cookieParser(config.sessionSecret);
+}
+
+/**
+ * The session that a request names, its signature checked by `signedCookies`; null: none. Whether it still stands
+ * the database knows.
+ */
+export function namedSession(req: Request): string | null {
+  const sid: unknown = req.signedCookies[SESSION];
+  return typeof sid === 'string' ? sid : null;
+}
+
+/** Inside a statement: whose session this is, where it stands and is the one that the tab means; else null. */
+export function accountOf(sid: string, meant: string | null): Sql {
+  return sql`(select (sess ->> 'accountId')::uuid from sessions
+    where sid = ${sid} and expire > now()
+      and (${meant}::text is null or sess ->> 'accountId' = ${meant}))`;
+}
+
+/** The account that a tab works for, as it says. */
+export function meantAccount(req: Request): string | null {
+  return req.get('Bradyon-Account') ?? null;
 }
 
 const KNOWN = 'bradyon-known';

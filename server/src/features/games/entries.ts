@@ -1,5 +1,6 @@
 import { MOST_ENTRIES, type EntryAnswer, type EntryDraft } from '@bradyon/contract/games';
 import type { AccountId, GameId, TeamId } from '@bradyon/core/units';
+import type { Sql } from 'sql-template-tag';
 import type { Tx } from '../../db/query.ts';
 import { notFound, Problem } from '../../http/problem.ts';
 import { callTakeEntries } from './games.sql.ts';
@@ -23,14 +24,14 @@ const OTHER: EntryAnswer = {
  */
 export async function takeEntries(
   db: Tx,
-  accountId: AccountId,
+  account: AccountId | Sql,
   teamId: TeamId,
   gameId: GameId,
   drafts: readonly EntryDraft[],
 ): Promise<EntryAnswer[]> {
   if (drafts.length === 0) return [];
   const taken = await callTakeEntries(db, {
-    accountId,
+    account,
     teamId,
     gameId,
     most: MOST_ENTRIES,

@@ -11,7 +11,7 @@ import {
 } from '@bradyon/contract/games';
 import type { SharedReplay } from '@bradyon/contract/review';
 import type { AccountId, GameId, TeamId } from '@bradyon/core/units';
-import sql, { raw } from 'sql-template-tag';
+import sql, { raw, type Sql } from 'sql-template-tag';
 import { many, maybeOne, one, type Tx } from '../../db/query.ts';
 
 const GAME = raw(`
@@ -51,17 +51,18 @@ type Taken = { refused: 'team' | 'game' | 'place' } | { answers: { seq: number; 
 export async function callTakeEntries(
   db: Tx,
   asked: {
-    accountId: AccountId;
+    /** An account's id, or how it is found. */
+    account: AccountId | Sql;
     teamId: TeamId;
     gameId: GameId;
     most: number;
     drafts: readonly EntryDraft[];
   },
 ): Promise<Taken> {
-  const { accountId, teamId, gameId, most, drafts } = asked;
+  const { account, teamId, gameId, most, drafts } = asked;
   const { taken } = await one<{ taken: Taken }>(
     db,
-    sql`select take_entries(${accountId}, ${teamId}, ${gameId}, ${most},
+    sql`select take_entries(${account}, ${teamId}, ${gameId}, ${most},
                             ${JSON.stringify(drafts)}::jsonb) as taken`,
   );
   return taken;

@@ -1,3 +1,4 @@
+export { entryRoutes } from './entries.routes.ts';
 export { entranceRoutes, passRoutes } from './passes.routes.ts';
 export { gameRoutes } from './games.routes.ts';
 export { makeLive, type Live } from './live.ts';
