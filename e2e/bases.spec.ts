@@ -75,6 +75,10 @@ test('the runner on third is thrown at more often the nearer they play', async (
     return Number(/(\d+)\+?%/.exec(await row.getByRole('cell').nth(2).innerText())?.[1]);
   };
   expect(await thrown('Infield in')).toBeGreaterThan(await thrown('Infield back'));
+  // With a runner behind: how long that one has to live until the run is in.
+  await expect(
+    page.getByText(/Stay alive for [12]?\.\d\d\ss after it is in the glove/),
+  ).toBeVisible();
   // Odds takes it from here, by the two players.
   await page.goto(page.url().replace(/bases\/grounders/, 'innings'));
   await page.getByText('Go on contact, infield in').click();

@@ -10,7 +10,7 @@ const BATCHES = [10, 50];
 const REQUESTS = 120;
 const ROUNDS = 5;
 /** Rounds before anything is measured: as fast as a server is that has been up for an hour of a game, both ways. */
-const WARM_UP = 10;
+const WARM_UP = 25;
 const MOST_ENTRIES = 20_000;
 const LISTENERS = 200;
 const TOLD = 40;

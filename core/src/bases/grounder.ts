@@ -47,18 +47,18 @@ interface Infielder extends Place {
   isCorner: boolean;
 }
 /** Where they play on 90 ft bases: degrees from the first-base line and feet from home. Judgement. */
-const SPOTS: readonly {
+const SPOTS = [
+  { degrees: 12, back: 106, in: 78, mph: 'firstThrow', isCorner: true },
+  { degrees: 32, back: 134, in: 92, mph: 'secondThrow', isCorner: false },
+  { degrees: 58, back: 134, in: 92, mph: 'shortThrow', isCorner: false },
+  { degrees: 78, back: 104, in: 78, mph: 'thirdThrow', isCorner: true },
+] as const satisfies readonly {
   degrees: number;
   back: number;
   in: number;
   mph: keyof BuntFigures;
   isCorner: boolean;
-}[] = [
-  { degrees: 12, back: 106, in: 78, mph: 'firstThrow', isCorner: true },
-  { degrees: 32, back: 134, in: 92, mph: 'secondThrow', isCorner: false },
-  { degrees: 58, back: 134, in: 92, mph: 'shortThrow', isCorner: false },
-  { degrees: 78, back: 104, in: 78, mph: 'thirdThrow', isCorner: true },
-];
+}[];
 /** Past so many base lengths from home a ball is in the outfield. */
 const THROUGH_BASES = 1.75;
 /** Balls by how hard and which way: shares come out within .03 of five times as many, and gains within .01 run. */
@@ -189,21 +189,14 @@ function ballAt(
   const { ruleset, figures, infield, runner, batter } = question;
   const { sport, baseDistanceFeet } = ruleset;
   const angle = (degrees * Math.PI) / 180;
-  const legs = {
-    grassDrag: figures.grassDrag,
-    outfielderSpeed: infield.fielderSpeed,
-    outfielderAcceleration: infield.fielderAcceleration,
-    outfielderReach: figures.infieldReach,
-  };
   const throughFeet = THROUGH_BASES * baseDistanceFeet;
   let met: { seconds: number; feet: number; by: Infielder } | null = null;
   for (const by of infielders) {
     const along = by.x * Math.cos(angle) + by.y * Math.sin(angle);
     const aside = Math.abs(by.y * Math.cos(angle) - by.x * Math.sin(angle));
     if (aside > MOST_ASIDE_FEET) continue;
-    const react = by.isCorner ? infield.cornerReact : infield.middleReact;
     const place = { speed, outfielderFeet: along, asideFeet: aside };
-    const runs = { ...legs, outfielderReact: react };
+    const runs = legsOf(by, question);
     if (met !== null && reachedBy(met.seconds, place, runs) < 0) continue;
     const found = outfieldMeet(place, runs, CLOSE_SECONDS);
     if (found.feet <= throughFeet) met = { ...found, by };
@@ -220,12 +213,8 @@ function ballAt(
   const homeAt =
     met.seconds + figures.homeThrowSeconds + thrown(at, home, mph) + figures.tagSeconds;
   const firstAt = released + thrown(at, first, mph);
-  const lead = (figures.groundLead * baseDistanceFeet) / (sport === 'softball' ? 60 : 90);
-  const left = baseDistanceFeet - lead;
-  const runAt = (delay: number): number =>
-    delay + timeToCover(left, { ...runner, startSpeed: figures.groundLeadSpeed });
   const outAtHome = (delay: number): number =>
-    figures.homeGood * tabledNormalCdf((runAt(delay) - homeAt) / sd);
+    figures.homeGood * tabledNormalCdf((homeAfter(delay, question) - homeAt) / sd);
   const batterAt = BATTER_SECONDS + timeToCover(baseDistanceFeet, { ...batter, startSpeed: 0 });
   // On the throw to first he goes where the ball back home comes late enough.
   const backHome =
@@ -234,7 +223,7 @@ function ballAt(
     TURN_SECONDS +
     thrown(first, home, infield.firstThrow) +
     figures.tagSeconds;
-  const watched = left + WATCHED_FEET[question.depth];
+  const watched = leftFeet(question) + WATCHED_FEET[question.depth];
   const fromThere =
     released +
     OFF_AFTER_SECONDS[question.depth] +
@@ -245,5 +234,68 @@ function ballAt(
     outAtHomeRead: outAtHome(figures.contactSeconds + figures.groundReadSeconds),
     outAtFirst: infield.goodSet * tabledNormalCdf((batterAt - firstAt) / sd),
     scores: tabledNormalCdf((backHome - fromThere - SURE_SECONDS) / sd),
+  };
+}
+
+/** How an infielder goes after a ball on the ground. */
+function legsOf(
+  { isCorner }: Pick<Infielder, 'isCorner'>,
+  { figures, infield }: Pick<GrounderQuestion, 'figures' | 'infield'>,
+) {
+  return {
+    grassDrag: figures.grassDrag,
+    outfielderSpeed: infield.fielderSpeed,
+    outfielderAcceleration: infield.fielderAcceleration,
+    outfielderReach: figures.infieldReach,
+    outfielderReact: isCorner ? infield.cornerReact : infield.middleReact,
+  };
+}
+
+type FromThird = Pick<GrounderQuestion, 'ruleset' | 'figures' | 'runner'>;
+
+/** What the runner from third has still to go as the ball is hit, feet. */
+function leftFeet({ ruleset: { sport, baseDistanceFeet }, figures }: FromThird): number {
+  return (
+    baseDistanceFeet - (figures.groundLead * baseDistanceFeet) / (sport === 'softball' ? 60 : 90)
+  );
+}
+
+/** When the runner from third is home who starts so long after contact, seconds after contact. */
+function homeAfter(delay: number, question: FromThird): number {
+  const { figures, runner } = question;
+  return (
+    delay + timeToCover(leftFeet(question), { ...runner, startSpeed: figures.groundLeadSpeed })
+  );
+}
+
+/** Runners on first and third, one out, and the ball goes straight to the second baseman. Seconds after contact. */
+export interface TagPlay {
+  /** It is in the glove, and the runner from first comes toward it. */
+  gloveSeconds: number;
+  /** The batter is out, thrown out at once: from here on the runner has to be tagged, and it is the third out. */
+  firstSeconds: number;
+  /** The runner from third, gone on contact, is home: the run counts if nobody was the third out before. */
+  homeSeconds: number;
+}
+
+/** The usual ground ball to a second baseman who plays back for two. */
+export function tagPlay(
+  question: Pick<GrounderQuestion, 'ruleset' | 'figures' | 'infield' | 'runner'>,
+): TagPlay {
+  const { ruleset, figures, infield } = question;
+  const { sport, baseDistanceFeet } = ruleset;
+  const { degrees, back } = SPOTS[1];
+  const place = {
+    speed: figures.groundSpeed,
+    outfielderFeet: (back * baseDistanceFeet) / 90,
+    asideFeet: 0,
+  };
+  const met = outfieldMeet(place, legsOf(SPOTS[1], question), CLOSE_SECONDS);
+  const toFirst = feetBetween(placeAt(degrees, met.feet), placeOfBag(1, baseDistanceFeet));
+  const arm = { throwSpeed: infield.secondThrow * SPEED_PER_MPH, ball: sport };
+  return {
+    gloveSeconds: met.seconds,
+    firstSeconds: met.seconds + infield.setSeconds + throwSeconds(toFirst, arm),
+    homeSeconds: homeAfter(figures.contactSeconds, question),
   };
 }

@@ -24,6 +24,7 @@ export {
   GOOD_READ,
   INFIELD_DEPTHS,
   planGrounder,
+  tagPlay,
   type GrounderPlan,
   type GrounderQuestion,
   type InfieldDepth,

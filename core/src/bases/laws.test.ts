@@ -25,6 +25,7 @@ import {
   sendRace,
   sharpTurn,
   tagDepth,
+  tagPlay,
   throwByArm,
   turnDepth,
   usualOutfieldSpot,
@@ -320,6 +321,32 @@ describe('a grounder', () => {
         expect(Math.abs(shares[key] - CONTACT[depth][key]), `${depth} ${key}`).toBeLessThan(0.12);
       }
     }
+  });
+
+  it('to the second baseman with one out: the runner from first has to live until the run is in', () => {
+    const play = (parts: Partial<GrounderQuestion> = {}) =>
+      tagPlay({
+        ruleset: PRESETS.fullSizeSeven,
+        figures: usual,
+        infield,
+        runner: legs(25.5),
+        ...parts,
+      });
+    const { gloveSeconds, firstSeconds, homeSeconds } = play();
+    // In the glove in well over a second, the batter out before the run is in, and the run about as from third.
+    expect(gloveSeconds).toBeGreaterThan(1);
+    expect(gloveSeconds).toBeLessThan(2.5);
+    expect(firstSeconds - gloveSeconds).toBeGreaterThan(1);
+    expect(homeSeconds).toBeGreaterThan(2.8);
+    expect(homeSeconds).toBeLessThan(4.2);
+    // Who runs home quicker has to be covered for less long; the defense is the same.
+    const quick = play({ runner: legs(29) });
+    expect(quick.homeSeconds).toBeLessThan(homeSeconds - 0.2);
+    expect(quick.gloveSeconds).toBe(gloveSeconds);
+    // On short bases all of it is sooner.
+    const short = play({ ruleset: PRESETS.fastpitch43 });
+    expect(short.homeSeconds).toBeLessThan(homeSeconds);
+    expect(short.gloveSeconds).toBeLessThan(gloveSeconds);
   });
 
   it('is worth more going the deeper they play, and the quicker the runner', () => {

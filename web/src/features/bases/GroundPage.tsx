@@ -1,5 +1,6 @@
-import { GOOD_READ, INFIELD_DEPTHS, type InfieldDepth } from '@bradyon/core/bases';
-import { Failure, How, Loading, percent } from '../../ui/index.ts';
+import { GOOD_READ, INFIELD_DEPTHS, tagPlay, type InfieldDepth } from '@bradyon/core/bases';
+import { Failure, How, hundredths, Loading, percent } from '../../ui/index.ts';
+import { buntFigures } from '../bunts/index.ts';
 import { BasesPage } from './BasesPage.tsx';
 import type { BasesInView } from './useBases.ts';
 import { useGrounders } from './useGrounders.ts';
@@ -27,7 +28,7 @@ const DEPTH_TEXT: Record<InfieldDepth, string> = {
 };
 
 function Ground({ view }: { view: BasesInView }) {
-  const { odds, situation, value, on } = view;
+  const { team, odds, situation, value, on, figures, gaitOf } = view;
   const outs = situation.outs === 1 ? 1 : 0;
   const runner = on[3];
   const { plans, isOld, error, retry } = useGrounders(view, {
@@ -42,6 +43,12 @@ function Ground({ view }: { view: BasesInView }) {
     situation.by === 'runs'
       ? `${size.toFixed(2).replace(/^0/, '')} runs`
       : `${(size * 100).toFixed(1)} points`;
+  const play = tagPlay({
+    ruleset: team.ruleset,
+    figures,
+    infield: buntFigures(team),
+    runner: gaitOf(runner),
+  });
   const told = odds.inGame?.infield;
   const rows = INFIELD_DEPTHS.flatMap((depth, nth) => {
     const plan = plans[nth];
@@ -95,11 +102,24 @@ function Ground({ view }: { view: BasesInView }) {
         <section className="card-box">
           <h2>First and third, one out</h2>
           <p>
-            Runner from first: never be tagged between the bases on the double play. Stop, and make
-            them throw. The run counts if it scores before that tag, not if the force is the third
-            out.
+            Ball to the second baseman: runner from first, stop short of the tag and make them
+            throw. Stay alive for{' '}
+            <strong className="figure">
+              {hundredths(play.homeSeconds - play.gloveSeconds)}
+              {'\u00a0'}s
+            </strong>{' '}
+            after it is in the glove. {nameOf(runner, 'The runner')} from third is home by then.
           </p>
-          <p>Runner from third: go on the throw to second.</p>
+          <p>
+            The run counts if it is in before you are the third out. If they tag you and then get
+            the batter at first, it does not. A throw to first has the batter{' '}
+            <span className="figure">
+              {hundredths(play.firstSeconds - play.gloveSeconds)}
+              {'\u00a0'}s
+            </span>{' '}
+            after the glove. From then on they have to tag you.
+          </p>
+          <p>Runner from third: go on contact, or on the throw to second.</p>
         </section>
         <section className="card-box">
           <h2>At third, every pitch</h2>
