@@ -81,7 +81,7 @@ export function makeApp({ pool, probe, config, logger, live }: AppParts): Expres
   mount('/accounts', accountRoutes(deps), signedCookies(config), SMALL);
   mount('/passes', entranceRoutes(deps), SMALL);
   mount('/drills', drillRoutes(deps), SMALL);
-  // Nothing of a body is read before somebody is signed in.
+  // Nothing of any other body is read before somebody is signed in.
   api.use((req, _res, next) => {
     const accountId = signedIn(req);
     // A tab that still works for the coach who was signed in here before must not write as this one.
