@@ -75,21 +75,23 @@ function SoundTrace({
     );
   }
   const { onsets, envelope } = sound;
-  const { duration, shown } = video;
+  const { duration } = video;
+  // The sound that was asked for counts at once: on a slow device its picture comes later.
+  const at = video.heading ?? video.shown;
   /** Points of the drawing in a second, and in the whole clip. */
   const pace = envelope.length / sound.seconds;
   const width = pace * duration;
   const frame = 1 / (video.playFps ?? 30);
   // While the clip's speed is measured it is played, and then set back.
   const isReady = video.playFps !== null;
-  const here = onsets.find(({ atSeconds }) => Math.abs(atSeconds - shown) <= 1.5 * frame);
+  const here = onsets.find(({ atSeconds }) => Math.abs(atSeconds - at) <= 1.5 * frame);
   const audible = marking.marks.filter(({ name }) => SOUNDING.has(name));
   const due = audible.find(({ mark }) => mark === null) ?? audible.at(-1);
   const go = (way: 1 | -1): void => {
     const next =
       way === 1
-        ? onsets.find(({ atSeconds }) => atSeconds > shown + 2 * frame)
-        : onsets.findLast(({ atSeconds }) => atSeconds < shown - 2 * frame);
+        ? onsets.find(({ atSeconds }) => atSeconds > at + 2 * frame)
+        : onsets.findLast(({ atSeconds }) => atSeconds < at - 2 * frame);
     if (next) video.seek(next.atSeconds + frame / 2);
   };
   return (

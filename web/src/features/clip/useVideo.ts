@@ -5,11 +5,15 @@ const WATCHED_FRAMES = 24;
 const WATCH_MS = 1500;
 /** Until a clip is seen to play at another rate. */
 export const UNTOLD_FPS = 30;
+/** A frame this near to where it was told to go is the one: the slowest clip has more than ten a second. */
+const THERE_SECONDS = 0.1;
 const USUAL_ASPECT = 16 / 9;
 
 export interface VideoInHand {
   /** The place of the frame that is shown, seconds of the clip. */
   shown: number;
+  /** Where it was told to go and has not come yet, seconds of the clip; null: it is there. */
+  heading: number | null;
   duration: number;
   /** Of its picture: width over height. */
   aspect: number;
@@ -29,6 +33,7 @@ export interface VideoInHand {
 export function useVideo(): [RefObject<HTMLVideoElement | null>, VideoInHand] {
   const ref = useRef<HTMLVideoElement>(null);
   const [shown, setShown] = useState(0);
+  const [heading, setHeading] = useState<number | null>(null);
   const [duration, setDuration] = useState(0);
   const [aspect, setAspect] = useState(USUAL_ASPECT);
   const [playFps, setPlayFps] = useState<number | null>(null);
@@ -43,6 +48,10 @@ export function useVideo(): [RefObject<HTMLVideoElement | null>, VideoInHand] {
     let call = 0;
     const next = (_now: number, frame: VideoFrameCallbackMetadata): void => {
       setShown(frame.mediaTime);
+      // A frame of an earlier step may still come after the next one was asked for.
+      setHeading((to) =>
+        to !== null && Math.abs(frame.mediaTime - to) > THERE_SECONDS ? to : null,
+      );
       if (!video.paused) wanted.current = frame.mediaTime;
       call = video.requestVideoFrameCallback(next);
     };
@@ -66,10 +75,12 @@ export function useVideo(): [RefObject<HTMLVideoElement | null>, VideoInHand] {
     setPlaying(false);
     wanted.current = Math.min(Math.max(0, seconds), Math.max(0, duration - 0.001));
     video.currentTime = wanted.current;
+    setHeading(wanted.current);
   };
 
   const video: VideoInHand = {
     shown,
+    heading,
     duration,
     aspect,
     playFps,
@@ -88,6 +99,7 @@ export function useVideo(): [RefObject<HTMLVideoElement | null>, VideoInHand] {
       if (!video) return;
       if (video.paused) {
         setPlaying(true);
+        setHeading(null);
         video.play().catch(() => {
           setPlaying(false);
         });
