@@ -28,6 +28,8 @@ export interface Motion {
 /** So much before and after the frame that is shown is looked at. */
 const AROUND_SECONDS = 4;
 const WIDEST_PIXELS = 160;
+/** A frame that is there already is not told of again. */
+const LONGEST_PICTURE_MS = 250;
 
 /** Looks through a clip for when the box in it moves first, in a picture of its own: the coach's stays where it is. */
 export function useMotion(url: string, duration: number, playFps: number) {
@@ -121,8 +123,15 @@ async function openVideo(url: string): Promise<HTMLVideoElement> {
 
 function seekTo(video: HTMLVideoElement, seconds: number): Promise<void> {
   return new Promise((resolve, reject) => {
+    // The word that it is there may come before the picture does.
+    const pictured = new Promise<void>((done) => {
+      video.requestVideoFrameCallback(() => {
+        done();
+      });
+      setTimeout(done, LONGEST_PICTURE_MS);
+    });
     video.onseeked = () => {
-      resolve();
+      void pictured.then(resolve);
     };
     video.onerror = () => {
       reject(new Error('The clip could not be looked through. Open it again.'));
