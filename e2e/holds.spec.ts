@@ -12,7 +12,10 @@ test('a quick runner of theirs: who holds them close, by what, and a pitcher’s
   const row = page.getByRole('row', { name: /4 Dmitri Oyelowo/ });
   await expect(row).toContainText(/\d+\+?%/);
   // On the slower pitcher they go, unless he slides.
-  await row.getByRole('button', { name: /Slide step/ }).click();
+  await row
+    .getByRole('button', { name: /Slide step/ })
+    .first()
+    .click();
   await expect(page.getByRole('heading', { level: 1, name: 'Hold' })).toBeVisible();
   const answer = page.getByText(/^They go: \d+\+?% safe\. A slide step makes it \d+\+?%/);
   await expect(answer).toBeVisible();
@@ -92,18 +95,87 @@ test('at second the pick that works is named, by lead, hips and depth', async ({
   await expect(page.getByText(/^No pick gets them/)).toBeVisible();
 });
 
-test('where nobody leads off there is a race and nothing to hold', async ({ page }) => {
+test('where nobody leads off: the windup is drilled, the catcher throws behind, and pitches are drawn', async ({
+  page,
+}) => {
   const coach = new Coach(page);
   await coach.openDemo();
   const teams = (await (await page.request.get('/api/teams')).json()) as { id: string }[];
   await page.goto(`/teams/${teams[1]?.id ?? ''}/hold`);
   await expect(page.getByText(/^They (go|stay): \d+\+?% safe/)).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Next eight holds' })).toHaveCount(0);
+  const rooms = page.getByRole('navigation', { name: 'Hold' });
+  await expect(rooms.getByRole('link')).toHaveText(['Hold', 'Board', 'Hold card']);
+  await expect(page.getByText(/after the release, early on \d+\+?% of pitches/)).toBeVisible();
+
+  await page.getByRole('button', { name: 'Windup drill' }).click();
+  for (let windUp = 1; windUp <= 4; windUp += 1) {
+    await page.getByRole('button', { name: 'First move', exact: true }).click();
+    await page.getByRole('button', { name: 'Release', exact: true }).click();
+    await expect(page.getByText(new RegExp(`^Windup ${String(windUp)}: `))).toBeVisible();
+  }
+  await expect(page.getByText(/^Even within \.\d\d\ss\. 4 timed\.$/)).toBeVisible();
+  await expect(page.getByText(/can leave \.\d\d\ss after the release: \d+\+?% safe/)).toBeVisible();
+
+  // Seen far off when the ball is caught, a throw behind pays; undone, it does not.
+  const looks = page.getByRole('group', { name: /^Off first at the mitt/ });
+  const behind = page.getByText(/^(Throw|Not worth it): out \d+\+?% of the time\.$/);
+  await expect(behind).toContainText('Not worth it');
+  await page.getByLabel('Their runner').selectOption({ index: 1 });
+  for (let look = 0; look < 16; look += 1) await looks.getByRole('button').nth(6).click();
+  await expect(looks).toContainText('16 seen');
+  await expect(behind).toContainText(/^Throw: /);
+
+  const plan = page.locator('.hold-plan');
+  await expect(page.getByRole('heading', { name: 'Next eight pitches' })).toBeVisible();
+  await expect(plan.getByRole('listitem')).toHaveCount(8);
+  await expect(plan).not.toContainText('look');
+  await rooms.getByRole('link', { name: 'Hold card' }).click();
+  await expect(page.getByRole('columnheader', { name: 'Pause' })).toHaveCount(2);
+  await expect(page.getByRole('columnheader', { name: 'Looks' })).toHaveCount(0);
+  await page.getByText('Who may run', { exact: true }).click();
+  await expect(page.getByRole('columnheader', { name: 'Deliver in' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'Slide step' })).toHaveCount(0);
+});
+
+test('leads of theirs are noted at a tap, count in the race, and stand on their page', async ({
+  page,
+}) => {
+  const coach = new Coach(page);
+  await coach.openDemo();
+  await coach.go('Hold');
+  const answer = page.getByText(/^They (go|stay): \d+\+?% safe/);
+  const safe = async (): Promise<number> =>
+    Number(/(\d+)\+?% safe/.exec(await answer.innerText())?.[1]);
+  const before = await safe();
+  const looks = page.getByRole('group', { name: 'Lead off first, 3 Callum Idowu' });
+  const farthest = looks.getByRole('button', { name: /^Lead off first: / }).nth(6);
+  await farthest.click();
+  await expect(looks).toContainText('1 seen');
+  await expect.poll(safe).toBeGreaterThan(before);
+  await farthest.click();
+  await expect(looks).toContainText('2 seen');
+  await looks.getByRole('button', { name: /^Undo / }).click();
+  await expect(looks).toContainText('1 seen');
+  await expect(coach.saved()).toBeVisible();
+  await page.reload();
+  await expect(looks).toContainText('1 seen');
+
+  // The watch beside the steal that is timed, and the runner's own page.
+  const team = page.url().replace(/\/hold.*$/, '');
+  await page.goto(`${team}/timing?watch=runners`);
+  await page.getByLabel('Team', { exact: true }).selectOption({ label: 'Gannet Point Haddocks' });
   await page
-    .getByRole('navigation', { name: 'Hold' })
-    .getByRole('link', { name: 'Hold card' })
+    .getByRole('group', { name: 'Line of runners' })
+    .getByRole('button', { name: /Callum/ })
     .click();
-  await expect(page.getByText(/nothing to hold/)).toBeVisible();
+  await expect(looks).toContainText('1 seen');
+  await farthest.click();
+  await expect(looks).toContainText('2 seen');
+  await page.goto(`${team}/people`);
+  await page.getByRole('button', { name: 'Gannet Point Haddocks' }).click();
+  await page.getByRole('link', { name: /Callum Idowu/ }).click();
+  await expect(looks).toContainText('2 seen');
+  await expect(page.getByRole('group', { name: 'Lead off second, 3 Callum Idowu' })).toBeVisible();
 });
 
 test('while they bat the desk says what holds their runner, draws the next hold, and sends it by numbers', async ({
@@ -123,6 +195,13 @@ test('while they bat the desk says what holds their runner, draws the next hold,
   await expect(hold).toContainText(/hold them as we are|holds them: \d+%|cannot stop them/);
   await expect(hold.getByText(/Next hold/)).toContainText(/\d\.\d\ss, .*look/);
   await expect(hold).toContainText('the umpire decides');
+  // How far off they stand is noted here, and the race is theirs from there at once.
+  const safe = page.locator('.race-first strong').first();
+  const before = await safe.innerText();
+  const looks = hold.getByRole('group', { name: /^Lead off first, / });
+  await looks.getByRole('button', { name: /^Lead off first: / }).nth(6).click();
+  await expect(looks).toContainText('1 seen');
+  await expect(safe).not.toHaveText(before);
 
   // Held, the numbers show; let go, they are gone.
   const give = hold.getByRole('button', { name: /^Hold: / });

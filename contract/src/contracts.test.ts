@@ -9,6 +9,7 @@ import type {
   PersonId,
   ReadingId,
   TeamId,
+  LeadLookId,
   TestDiveId,
   BuntTryId,
 } from '@bradyon/core/units';
@@ -18,7 +19,7 @@ import { buntTally, type BuntTryRecord } from './bunts.ts';
 import { TEAM_FILE_VERSION, teamFileContract, teamImportContract, type TeamFile } from './files.ts';
 import { gateEventContract, type GateEvent } from './gates.ts';
 import { battingContract, type BattingRecord } from './innings.ts';
-import { testDiveContract, type TestDiveRecord } from './leads.ts';
+import { testDiveContract, type LeadLookRecord, type TestDiveRecord } from './leads.ts';
 import { opponentContract, personContract } from './people.ts';
 import type { Contract } from './rule.ts';
 import { joinContract, teamDraftContract, type TeamDraft } from './teams.ts';
@@ -45,6 +46,16 @@ const testDive: TestDiveRecord = {
   leadFeet: 11.5,
   result: 'handOn',
   inchesShort: null,
+  takenAt: '2031-05-01T17:30:00.000Z',
+};
+
+const leadLook: LeadLookRecord = {
+  id: uuid as LeadLookId,
+  personId: uuid as PersonId,
+  undoes: null,
+  base: 'first',
+  moment: 'set',
+  feet: 12.5,
   takenAt: '2031-05-01T17:30:00.000Z',
 };
 
@@ -271,6 +282,7 @@ describe('the contracts', () => {
     testDives: [],
     buntTries: [],
     fielderLooks: [],
+    leadLooks: [],
     reps: [],
     practices: [],
     batting: [],
@@ -293,6 +305,7 @@ describe('the contracts', () => {
       testDives: _dives,
       buntTries: _bunts,
       fielderLooks: _looks,
+      leadLooks: _leads,
       batting: _batting,
       battingOrder: _order,
       ...rest
@@ -420,6 +433,11 @@ describe('the contracts', () => {
     [{ readings: [{ ...file.readings[0], movedFrom: otherUuid }] }, 'readings.0'],
     [{ readings: [{ ...file.readings[0], movedFrom: uuid }] }, 'readings.0.movedFrom'],
     [{ testDives: [{ ...testDive, personId: otherUuid }] }, 'testDives.0'],
+    [{ leadLooks: [leadLook] }, null],
+    [{ leadLooks: [leadLook, leadLook] }, 'leadLooks.1.id'],
+    [{ leadLooks: [{ ...leadLook, personId: otherUuid }] }, 'leadLooks.0'],
+    [{ leadLooks: [{ ...leadLook, feet: 41 }] }, 'leadLooks.0.feet'],
+    [{ leadLooks: [{ ...leadLook, base: 'third' }] }, 'leadLooks.0.base'],
     [{ format: 'other' }, 'format'],
     [{ version: TEAM_FILE_VERSION + 1 }, 'version'],
     [{ people: [] }, 'readings.0'],

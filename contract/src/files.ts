@@ -17,7 +17,12 @@ import {
 import { lookTally, type FielderLookRecord } from './bases.ts';
 import { buntTally, type BuntTryRecord } from './bunts.ts';
 import { practiceContract, repTally, type PracticeRecord, type RepRecord } from './drills.ts';
-import { testDiveContract, type TestDiveRecord } from './leads.ts';
+import {
+  leadLookTally,
+  testDiveContract,
+  type LeadLookRecord,
+  type TestDiveRecord,
+} from './leads.ts';
 import { opponentContract, personContract } from './people.ts';
 import {
   contract,
@@ -34,7 +39,7 @@ import { teamDraftFields, teamMisfit, type TeamDraft } from './teams.ts';
 import { togetherContract, type Together } from './thumb.ts';
 import { readingContract } from './timing.ts';
 
-export const TEAM_FILE_VERSION = 8;
+export const TEAM_FILE_VERSION = 9;
 
 /** A whole team as a file: everything but its staff and the secrets of its devices. */
 export interface TeamFile {
@@ -50,6 +55,7 @@ export interface TeamFile {
   testDives: TestDiveRecord[];
   buntTries: BuntTryRecord[];
   fielderLooks: FielderLookRecord[];
+  leadLooks: LeadLookRecord[];
   reps: RepRecord[];
   practices: PracticeRecord[];
   batting: BattingRecord[];
@@ -109,6 +115,7 @@ function twiceMisfit(file: TeamFile): Misfit | null {
     'testDives',
     'buntTries',
     'fielderLooks',
+    'leadLooks',
     'reps',
     'practices',
     'games',
@@ -164,6 +171,7 @@ function strangerMisfit(file: TeamFile): Misfit | null {
     ['testDives', file.testDives.findIndex(isStranger)],
     ['buntTries', file.buntTries.findIndex(isStranger)],
     ['fielderLooks', file.fielderLooks.findIndex(isStranger)],
+    ['leadLooks', file.leadLooks.findIndex(isStranger)],
     ['reps', file.reps.findIndex(isStranger)],
     ['batting', file.batting.findIndex(isStranger)],
     ['battingOrder.personIds', file.battingOrder.personIds.findIndex((id) => !known.has(id))],
@@ -201,11 +209,11 @@ function rulesOfOlder(ruleset: unknown): unknown {
  * order and no sheets of the team's own. Until version 3 a team had no time zone, until version 5 no bunts of
  * practice and no constants of the field, until version 6 nothing seen of outfielders, until version 7
  * no drills, practices and called paces, until version 8 no squeezes, guesses and gates among the drills and no
- * limits of practices.
+ * limits of practices, until version 9 nothing seen of leads.
  */
 function fromOlder(value: unknown): unknown {
   const file = value as { version?: unknown; team?: unknown; people?: unknown } | null;
-  if (![1, 2, 3, 4, 5, 6, 7].includes(Number(file?.version)) || !file) return value;
+  if (![1, 2, 3, 4, 5, 6, 7, 8].includes(Number(file?.version)) || !file) return value;
   if (typeof file.team !== 'object' || file.team === null || !Array.isArray(file.people)) {
     return value;
   }
@@ -215,6 +223,7 @@ function fromOlder(value: unknown): unknown {
     testDives: [],
     buntTries: [],
     fielderLooks: [],
+    leadLooks: [],
     reps: [],
     practices: [],
     batting: [],
@@ -266,6 +275,7 @@ export const teamFileContract = readingOlder(
       testDives: required(rowsOf(testDiveContract, MANY)),
       buntTries: required(rowsOf(buntTally.row, MANY)),
       fielderLooks: required(rowsOf(lookTally.row, MANY)),
+      leadLooks: required(rowsOf(leadLookTally.row, MANY)),
       reps: required(rowsOf(repTally.row, MANY)),
       practices: required(rowsOf(practiceContract, 1000)),
       batting: required(rowsOf(battingContract, 20_000)),

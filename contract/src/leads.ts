@@ -1,5 +1,11 @@
-import { DIVE_RESULTS, type TestDive } from '@bradyon/core/leads';
-import type { PersonId, TestDiveId } from '@bradyon/core/units';
+import {
+  DIVE_RESULTS,
+  LEAD_BASES,
+  LEAD_MOMENTS,
+  type LeadLook,
+  type TestDive,
+} from '@bradyon/core/leads';
+import type { LeadLookId, PersonId, TestDiveId } from '@bradyon/core/units';
 import {
   contract,
   id,
@@ -11,6 +17,7 @@ import {
   required,
   type Misfit,
 } from './rule.ts';
+import { tallyContracts, tallyFields } from './tally.ts';
 
 /** A test dive of somebody, as the device sends it and the server keeps it. */
 export interface TestDiveRecord extends TestDive {
@@ -45,3 +52,21 @@ export const testDiveContract = contract<TestDiveRecord>(
   testDiveMisfit,
 );
 export const testDivesContract = listContract(testDiveContract);
+
+/** How far off a runner was seen once, or the undoing of it. */
+export interface LeadLookRecord extends LeadLook {
+  id: LeadLookId;
+  personId: PersonId;
+  /** The one that was a wrong tap; null: this is a look. */
+  undoes: LeadLookId | null;
+  takenAt: string;
+}
+
+export const leadLookTally = tallyContracts(
+  contract<LeadLookRecord>({
+    ...tallyFields<LeadLookId>(),
+    base: required(oneOf(LEAD_BASES, 'Choose first or second as the base.')),
+    moment: required(oneOf(LEAD_MOMENTS, 'Say when the runner was seen.')),
+    feet: required(number('Enter the lead, 0 to 40 ft.', { min: 0, max: 40, decimals: 2 })),
+  }),
+);

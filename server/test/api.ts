@@ -7,7 +7,7 @@ import type { PracticeRecord, RepRecord } from '@bradyon/contract/drills';
 import type { SharedReplay } from '@bradyon/contract/review';
 import type { EntryDraft, GameDraft } from '@bradyon/contract/games';
 import type { BattingRecord } from '@bradyon/contract/innings';
-import type { TestDiveRecord } from '@bradyon/contract/leads';
+import type { LeadLookRecord, TestDiveRecord } from '@bradyon/contract/leads';
 import type { Kept } from '@bradyon/contract/kept';
 import type { Problem } from '@bradyon/contract/problem';
 import type { SignAnswerRecord } from '@bradyon/contract/signs';
@@ -22,6 +22,7 @@ import type { Reading, ReadingDraft } from '@bradyon/core/timing';
 import type {
   BuntTryId,
   FielderLookId,
+  LeadLookId,
   AccountId,
   GameEntryId,
   GameId,
@@ -239,6 +240,19 @@ export function aFielderLook(parts: Partial<FielderLookRecord> = {}): FielderLoo
     personId: randomUUID() as PersonId,
     undoes: null,
     look: 'charges',
+    takenAt: '2026-07-01T12:00:00.000Z',
+    ...parts,
+  };
+}
+
+export function aLeadLook(parts: Partial<LeadLookRecord> = {}): LeadLookRecord {
+  return {
+    id: randomUUID() as LeadLookId,
+    personId: randomUUID() as PersonId,
+    undoes: null,
+    base: 'first',
+    moment: 'set',
+    feet: 12.5,
     takenAt: '2026-07-01T12:00:00.000Z',
     ...parts,
   };

@@ -1,6 +1,7 @@
 import type { FielderLookRecord, GameLook } from '@bradyon/contract/bases';
 import { eventOf, type EntriesPage, type Game } from '@bradyon/contract/games';
 import type { Season } from '@bradyon/contract/review';
+import type { LeadLookRecord } from '@bradyon/contract/leads';
 import type { TallyPage } from '@bradyon/contract/tally';
 import type { PracticeRecord, RepRecord } from '@bradyon/contract/drills';
 import { FIELDER_LOOKS } from '@bradyon/core/bases';
@@ -83,7 +84,7 @@ describe('the demo world', () => {
     for (const team of teams) expect((await worldOf(team)).opponents).toHaveLength(3);
   });
 
-  it('has seen what the opponents’ outfielders do, before games and in them', async () => {
+  it('has seen what the opponents’ outfielders do, before games and in them, and how far their runners lead off', async () => {
     for (const { id } of teams) {
       const base = `/api/teams/${id}`;
       const { body: page } = await client.call<TallyPage<FielderLookRecord>>(
@@ -91,6 +92,11 @@ describe('the demo world', () => {
         `${base}/bases/looks`,
       );
       expect(new Set(page.rows.map(({ look }) => look)).size).toBe(FIELDER_LOOKS.length);
+      const { body: leads } = await client.call<TallyPage<LeadLookRecord>>(
+        'GET',
+        `${base}/leads/looks`,
+      );
+      expect(new Set(leads.rows.map(({ personId }) => personId)).size).toBeGreaterThan(5);
       const { body: reps } = await client.call<TallyPage<RepRecord>>('GET', `${base}/drills/reps`);
       expect(new Set(reps.rows.map(({ rep }) => rep.drill))).toEqual(
         new Set(['start', 'read', 'leave', 'send', 'squeeze']),

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { TeamFile } from '@bradyon/contract/files';
+import { TEAM_FILE_VERSION, type TeamFile } from '@bradyon/contract/files';
 import type { Team } from '@bradyon/contract/teams';
 import type { Imported } from '@bradyon/contract/timing';
 import type { Person } from '@bradyon/core/people';
@@ -61,7 +61,9 @@ describe('a whole team as a file', () => {
     expect((await send({ people: [] })).problem.errors).toMatchObject([
       { path: 'file.readings.0' },
     ]);
-    expect((await send({ version: 9 })).problem.errors).toMatchObject([{ path: 'file.version' }]);
+    expect((await send({ version: TEAM_FILE_VERSION + 1 })).problem.errors).toMatchObject([
+      { path: 'file.version' },
+    ]);
     const stranger = { personIds: [randomUUID()] };
     expect((await send({ battingOrder: stranger })).problem.errors).toMatchObject([
       { path: 'file.battingOrder.personIds.0' },

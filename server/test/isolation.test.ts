@@ -189,6 +189,7 @@ describe("another team's rows", () => {
     'drill_passes',
     'bunt_tries',
     'fielder_looks',
+    'lead_looks',
     'drill_reps',
     'practices',
   ];
@@ -211,6 +212,7 @@ describe("another team's rows", () => {
     'drill_passes',
     'bunt_tries',
     'fielder_looks',
+    'lead_looks',
     'drill_reps',
     'practices',
   ];

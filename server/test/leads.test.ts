@@ -1,6 +1,7 @@
-import type { TestDiveRecord } from '@bradyon/contract/leads';
+import type { LeadLookRecord, TestDiveRecord } from '@bradyon/contract/leads';
+import type { TallyPage } from '@bradyon/contract/tally';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { aPerson, aSeason, aTestDive, startApi, type Api } from './api.ts';
+import { aLeadLook, aPerson, aSeason, aTestDive, startApi, type Api } from './api.ts';
 
 let api: Api;
 beforeAll(async () => {
@@ -47,6 +48,35 @@ describe('test dives', () => {
     await coach.call('POST', `${base}/test-dives`, aTestDive(pitcher.id));
     expect((await coach.call('DELETE', `${base}/people/${pitcher.id}`)).status).toBe(204);
     expect((await coach.call('GET', `${base}/test-dives`)).body).toEqual([]);
+  });
+});
+
+describe('looks at their leads', () => {
+  it('are kept once, given by what is new, and undone by a row of their own', async () => {
+    const { coach, base, pitcher } = await aSeason(api);
+    const first = aLeadLook({ personId: pitcher.id });
+    const second = aLeadLook({ personId: pitcher.id, base: 'second', moment: 'mitt', feet: 9.25 });
+    const send = (rows: object[]) => coach.call('POST', `${base}/leads/looks`, { rows });
+    expect((await send([first])).status).toBe(204);
+    // Sent again with the next one, as a device does that heard no answer.
+    expect((await send([first, second])).status).toBe(204);
+    const since = (from: number) =>
+      coach.call<TallyPage<LeadLookRecord>>('GET', `${base}/leads/looks?since=${String(from)}`);
+    const { body: page } = await since(0);
+    expect(page.rows).toMatchObject([first, second]);
+    await send([aLeadLook({ personId: pitcher.id, undoes: second.id })]);
+    expect((await since(page.next)).body.rows.map(({ undoes }) => undoes)).toEqual([second.id]);
+  });
+
+  it('are refused with a reason when they are of nobody or no lead', async () => {
+    const { coach, base, pitcher } = await aSeason(api);
+    const send = (look: object) => coach.call('POST', `${base}/leads/looks`, { rows: [look] });
+    expect((await send(aLeadLook())).status).toBe(422);
+    for (const [path, wrong] of Object.entries({ base: 'third', moment: 'later', feet: 41 })) {
+      const refused = await send({ ...aLeadLook({ personId: pitcher.id }), [path]: wrong });
+      expect(refused.status).toBe(422);
+      expect(refused.problem.errors).toMatchObject([{ path: `rows.0.${path}` }]);
+    }
   });
 });
 

@@ -14,6 +14,7 @@ import {
   anOpponent,
   aBuntTry,
   aFielderLook,
+  aLeadLook,
   aPractice,
   aRep,
   aReplay,
@@ -107,6 +108,10 @@ export const TEAM_ROUTES: Record<string, ((season: Season, ids: Ids) => unknown)
   'GET /api/teams/:teamId/bunts': null,
   'POST /api/teams/:teamId/bunts': ({ pitcher }) => ({
     rows: [aBuntTry({ personId: pitcher.id })],
+  }),
+  'GET /api/teams/:teamId/leads/looks': null,
+  'POST /api/teams/:teamId/leads/looks': ({ pitcher }) => ({
+    rows: [aLeadLook({ personId: pitcher.id })],
   }),
   'GET /api/teams/:teamId/bases/looks': null,
   'POST /api/teams/:teamId/bases/looks': ({ pitcher }) => ({
@@ -218,6 +223,8 @@ export async function aFullSeason(api: Api): Promise<{ season: Season; ids: Ids 
   await coach.call('POST', `${base}/bunts`, { rows: [aBuntTry({ personId: pitcher.id })] });
   const rows = [aFielderLook({ personId: pitcher.id })];
   await coach.call('POST', `${base}/bases/looks`, { rows });
+  const leadLooks = [aLeadLook({ personId: pitcher.id })];
+  await coach.call('POST', `${base}/leads/looks`, { rows: leadLooks });
   const reps = [aRep({ personId: pitcher.id })];
   await coach.call('POST', `${base}/drills/reps`, { rows: reps });
   const practice = aPractice();

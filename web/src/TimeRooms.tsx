@@ -2,6 +2,7 @@ import { Route, Routes } from 'react-router';
 import { ClipPage } from './features/clip/ClipPage.tsx';
 import { EarPage } from './features/ear/EarPage.tsx';
 import { GatesPage } from './features/gates/GatesPage.tsx';
+import { LeadSeen } from './features/leads/LeadSeen.tsx';
 import { ThumbPage } from './features/thumb/ThumbPage.tsx';
 import { PersonTimesPage } from './features/timing/PersonTimesPage.tsx';
 // Times by ear are laid out as the watch is.
@@ -15,7 +16,7 @@ export function TimeRooms() {
       <Route path="ear" element={<EarPage />} />
       <Route path="clip" element={<ClipPage />} />
       <Route path="gates" element={<GatesPage />} />
-      <Route path=":personId" element={<PersonTimesPage />} />
+      <Route path=":personId" element={<PersonTimesPage Lead={LeadSeen} />} />
     </Routes>
   );
 }

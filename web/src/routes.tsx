@@ -26,6 +26,11 @@ const RunnerVerdict = lazy(async () => ({
   default: (await import('./features/steals/RunnerVerdict.tsx')).RunnerVerdict,
 }));
 
+/** Comes when one of theirs runs. */
+const LeadSeen = lazy(async () => ({
+  default: (await import('./features/leads/LeadSeen.tsx')).LeadSeen,
+}));
+
 /** Pages that come together. */
 const settings = () => import('./features/teams/settings.ts');
 const reviews = () => import('./features/review/index.ts');
@@ -52,7 +57,7 @@ const work: RouteObject[] = [
   ),
   screen('timing', async () => {
     const { TimePage } = await import('./features/timing/TimePage.tsx');
-    return () => <TimePage Verdict={RunnerVerdict} />;
+    return () => <TimePage Verdict={RunnerVerdict} Lead={LeadSeen} />;
   }),
   screen('timing/*', async () => (await import('./TimeRooms.tsx')).TimeRooms),
   screen('steals/*', async () => (await import('./features/steals/StealRooms.tsx')).StealRooms),

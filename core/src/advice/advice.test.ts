@@ -220,6 +220,10 @@ describe('what is said', () => {
     const young = say({ leadRule: 'reachesBatter' });
     expect(idsTo(young, 'runnerFirst')).not.toContain('f-back');
     expect(idsTo(say({ first: false, runners: 0 }), 'runnerFirst')).toEqual([]);
+    // A slide step is none where nobody leads off.
+    const quick = { weBat: false, stealSecond: 'go' } as const;
+    expect(idsTo(say(quick), 'field')).toEqual(['d-go']);
+    expect(idsTo(say({ ...quick, leadRule: 'atRelease' }), 'field')).toEqual(['d-go-pitch']);
     expect(idsTo(say({ weBat: false }), 'runnerFirst')).toEqual([]);
     expect(idsTo(say({ weBat: false, third: true, runners: 2 }), 'field')).toContain('d-13');
   });

@@ -402,8 +402,15 @@ export const SHIPPED: readonly Reminder[] = [
   ),
   field(
     'd-go',
-    [is('stealSecond', 'go'), onFirst],
+    [is('stealSecond', 'go'), onFirst, leads],
     'This one can run. Slide step.',
+    3,
+    'By the times the runner is safe often enough.',
+  ),
+  field(
+    'd-go-pitch',
+    [is('stealSecond', 'go'), onFirst, not('leadRule', 'open')],
+    'This one can run. Be ready to throw.',
     3,
     'By the times the runner is safe often enough.',
   ),

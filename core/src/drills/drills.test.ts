@@ -10,7 +10,7 @@ import reaction from '../../vectors/drills/reaction.json';
 import reads from '../../vectors/drills/reads.json';
 import squeeze from '../../vectors/drills/squeeze.json';
 import staircase from '../../vectors/drills/staircase.json';
-import { LEVELS, type LevelName } from '../timing/index.ts';
+import { LEVELS, ownSpread, type LevelName } from '../timing/index.ts';
 import {
   advisedLead,
   bestLean,
@@ -34,7 +34,6 @@ import {
   judgeLandings,
   judgeLeaves,
   LANDS_BEFORE_MITT_SECONDS,
-  ownSpread,
   judgeReads,
   judgeShow,
   judgeShows,

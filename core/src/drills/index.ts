@@ -27,13 +27,7 @@ export {
   searchLead,
   type DiveResult,
 } from './dives.ts';
-export {
-  bestAim,
-  judgeLandings,
-  judgeLeaves,
-  LANDS_BEFORE_MITT_SECONDS,
-  ownSpread,
-} from './leave.ts';
+export { bestAim, judgeLandings, judgeLeaves, LANDS_BEFORE_MITT_SECONDS } from './leave.ts';
 export { ageAt, capsAt, paceOf, sprintsOf } from './pace.ts';
 export {
   compareStarts,

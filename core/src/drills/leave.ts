@@ -1,14 +1,12 @@
 import { betaQuantile } from '../maths/beta.ts';
-import { mean, normalCdf, sampleDeviation } from '../maths/index.ts';
+import { mean, normalCdf } from '../maths/index.ts';
 import { normalQuantile } from '../maths/normals.ts';
+import { ownSpread } from '../timing/index.ts';
 
 /** An umpire looks so often, sees it from so early on, and is so even. Judgement. */
 const WATCHED = 0.8;
 const TELLS_SECONDS = 0.05;
 const UMPIRE_SD = 0.05;
-/** Two thumbs are so uneven; no less than this share of what is seen is the runner's own. Judgement. */
-const THUMBS_SD = 0.05;
-const OWN_LEAST = 0.4;
 const DENSITY = 1 / Math.sqrt(2 * Math.PI);
 
 /** Leaving less release of one runner, and what it may cost. Seconds, runs. */
@@ -57,12 +55,6 @@ export function bestAim({
     lateMeanSeconds: aim * normalCdf(aim / spread) + spread * density,
     lossRuns: outRuns * called(aim) + perSecondRuns * aim,
   };
-}
-
-/** How even somebody is, thumbs taken out. @param readings at least two, seconds */
-export function ownSpread(readings: readonly number[], measureSd = THUMBS_SD): number {
-  const all = sampleDeviation(readings) ** 2;
-  return Math.sqrt(Math.max(all - measureSd ** 2, OWN_LEAST * all));
 }
 
 const ON_TIME_SECONDS = 0.1;

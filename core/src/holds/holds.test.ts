@@ -7,9 +7,10 @@ import { conditionsOf, runnerOf } from '../sprint/index.ts';
 import { judgeSteal, type StealQuestion } from '../steals/index.ts';
 import { LEVELS } from '../timing/index.ts';
 import { picksOn, WORTH_A_PICK, type AtSecond } from './atSecond.ts';
-import { holdAt, holdLaw, survival, WINDOW_SECONDS } from './law.ts';
+import { leaveAimOn, leavesEarly, throwBehind, windUpOf } from './leaving.ts';
+import { holdAt, holdLaw, PAUSE_LAW, survival, WINDOW_SECONDS } from './law.ts';
 import { holding } from './needs.ts';
-import { holdPlan } from './plan.ts';
+import { holdPlan, pausePlan } from './plan.ts';
 import { readable, shareFrom } from './readable.ts';
 import { throwOver, withinLimit } from './throwOver.ts';
 
@@ -272,5 +273,99 @@ describe('their runner against our battery', () => {
       order.indexOf(styled(run)),
     );
     expect(all).toEqual(all.toSorted((a, b) => a - b));
+  });
+});
+
+describe('where nobody leads off', () => {
+  const leave = {
+    meanSeconds: 0.04,
+    sdSeconds: 0.06,
+    freedom: Number.POSITIVE_INFINITY,
+    meanSdSeconds: 0.02,
+    spreadSeconds: 0.06,
+  };
+
+  it('a windup is as even as its taps, less what two thumbs add', () => {
+    expect(windUpOf([0.6, 0.6, 0.61])).toBeNull();
+    const uneven = windUpOf([0.5, 0.7, 0.5, 0.7]);
+    expect(uneven?.meanSeconds).toBeCloseTo(0.6, 9);
+    // Four readings .1 to each side spread by .1155; of its square .05 squared is the thumbs'.
+    expect(uneven?.spreadSeconds).toBeCloseTo(Math.sqrt(0.04 / 3 - 0.0025), 9);
+    expect(uneven?.count).toBe(4);
+  });
+
+  it('a runner leaves later on one that is mixed, and never aims before they may', () => {
+    // Early one time in twenty: 1.645 spreads, less what cannot be told.
+    expect(leaveAimOn(leave, 0.03)).toBeCloseTo(1.645 * 0.06 - 0.05, 3);
+    expect(leaveAimOn(leave, 0.06)).toBeCloseTo(1.645 * Math.sqrt(0.0063) - 0.05, 3);
+    expect(leaveAimOn(leave, 0)).toBeLessThan(leaveAimOn(leave, 0.03));
+    expect(leaveAimOn({ ...leave, sdSeconds: 0.02 }, 0)).toBe(0);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.01, max: 0.2, noNaN: true }),
+        fc.double({ min: 0, max: 0.2, noNaN: true }),
+        fc.double({ min: 0, max: 0.1, noNaN: true }),
+        (sdSeconds, spread, more) => {
+          const of = { ...leave, sdSeconds };
+          expect(leaveAimOn(of, spread + more)).toBeGreaterThanOrEqual(
+            leaveAimOn(of, spread) - 1e-3,
+          );
+        },
+      ),
+    );
+  });
+
+  it('counts as early what a thumb can tell', () => {
+    expect(leavesEarly({ ...leave, meanSeconds: -0.05 })).toBeCloseTo(0.5, 6);
+    expect(leavesEarly({ ...leave, meanSeconds: 0.2 })).toBeLessThan(0.001);
+  });
+
+  const behind = {
+    level: LEVELS.fpHs,
+    feet: 12,
+    catcherLaterSeconds: 0,
+    own: { laterSeconds: 0, sdSeconds: 0 },
+  };
+  const stakes = { gain: 0.12, cost: 0.36 };
+
+  it('a throw behind gets more of them the farther off they are, and pays from where it wins more than it risks', () => {
+    const far = throwBehind({ ...behind, feet: 18 }, stakes);
+    expect(far.chance).toBeGreaterThan(throwBehind(behind, stakes).chance);
+    const { paysFromFeet } = far;
+    expect(throwBehind({ ...behind, feet: paysFromFeet - 0.1 }, stakes).pays).toBe(false);
+    const just = throwBehind({ ...behind, feet: paysFromFeet + 0.1 }, stakes);
+    expect(just.pays).toBe(true);
+    // What is won and what is risked are the same there.
+    const away = LEVELS.fpHs.throws.wild / 2;
+    expect(just.chance * stakes.cost).toBeCloseTo((1 - just.chance) * away * stakes.gain, 2);
+  });
+
+  it('a quicker catcher may throw sooner, a runner who is slow to come back as well', () => {
+    const from = (parts: Partial<typeof behind>) =>
+      throwBehind({ ...behind, ...parts }, stakes).paysFromFeet;
+    expect(from({ catcherLaterSeconds: -0.1 })).toBeLessThan(from({}));
+    expect(from({ own: { laterSeconds: 0.1, sdSeconds: 0 } })).toBeLessThan(from({}));
+    // Where an out is worth little the runner has to be farther off.
+    expect(throwBehind(behind, { gain: 0.3, cost: 0.1 }).paysFromFeet).toBeGreaterThan(from({}));
+  });
+
+  it('pauses are after a full stop, give no count to start on, and end in a pitch', () => {
+    const pauses = Array.from({ length: 5000 }, (_, seed) =>
+      pausePlan(8, 0.1, makeRandom(seed + 1)),
+    ).flat();
+    expect(new Set(pauses.map(({ ends }) => ends))).toEqual(new Set(['pitch', 'pitchOut']));
+    const out = pauses.filter(({ ends }) => ends === 'pitchOut').length / pauses.length;
+    expect(out).toBeGreaterThan(0.08);
+    expect(out).toBeLessThan(0.12);
+    const { fromSeconds, cutSeconds, share } = PAUSE_LAW;
+    const lasting = pauses.map(({ seconds }) => seconds).toSorted((a, b) => a - b);
+    expect(lasting[0]).toBeGreaterThanOrEqual(fromSeconds);
+    expect(lasting.at(-1)).toBe(cutSeconds);
+    for (let from = fromSeconds; from + WINDOW_SECONDS < cutSeconds; from += WINDOW_SECONDS) {
+      const left = pauses.filter(({ seconds }) => seconds >= from);
+      const ends = left.filter(({ seconds }) => seconds < from + WINDOW_SECONDS).length;
+      const error = Math.sqrt((share * (1 - share)) / left.length);
+      expect(Math.abs(ends / left.length - share)).toBeLessThan(5 * error);
+    }
   });
 });

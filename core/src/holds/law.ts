@@ -13,6 +13,8 @@ export const WINDOW_SECONDS = 0.25;
 
 /** Judgement. */
 const USUAL: HoldLaw = { fromSeconds: 0.75, share: 0.13, cutSeconds: 4.5 };
+/** The hands together before a wind-up: a full stop first, and no book's limit is near. Judgement. */
+export const PAUSE_LAW: HoldLaw = { fromSeconds: 1.2, share: 0.2, cutSeconds: 4 };
 /** Of a league's time to deliver so much is left for the delivery itself. Seconds; judgement. */
 const TO_DELIVER_SECONDS = 2;
 /** Where the time is limited, no more holds than these end by stepping off. */

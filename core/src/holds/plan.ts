@@ -1,5 +1,5 @@
 import { drawn, type Random } from '../maths/index.ts';
-import { holdAt, type HoldLaw } from './law.ts';
+import { holdAt, PAUSE_LAW, type HoldLaw } from './law.ts';
 
 /** What ends a hold. */
 export type HoldEnd = 'pitch' | 'pitchOut' | 'throwOver' | 'stepOff';
@@ -45,5 +45,17 @@ export function holdPlan(
           ? 'pitchOut'
           : 'pitch';
     return { seconds, ends, looks };
+  });
+}
+
+/**
+ * Pauses before the wind-up, where nobody leads off and there is nobody to look at: a runner who starts to rock with the
+ * first move has no count to start on. What is cut is pitched all the same.
+ * @param pitchOut how often, 0..1
+ */
+export function pausePlan(count: number, pitchOut: number, random: Random): PlannedHold[] {
+  return Array.from({ length: count }, (): PlannedHold => {
+    const seconds = Math.min(PAUSE_LAW.cutSeconds, holdAt(random(), PAUSE_LAW));
+    return { seconds, ends: random() < pitchOut ? 'pitchOut' : 'pitch', looks: 0 };
   });
 }

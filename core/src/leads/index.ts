@@ -53,4 +53,15 @@ export {
   type ThrowsOver,
 } from './tradeOff.ts';
 export { judgeLeaving } from './leave.ts';
+export {
+  knownLead,
+  LEAD_BASES,
+  LEAD_MOMENTS,
+  momentOf,
+  STANDING_OFF_SECOND_FEET,
+  usualLookFeet,
+  type KnownLead,
+  type LeadBase,
+  type LeadLook,
+} from './looks.ts';
 export { fromSecond, hipsOf, picksAtSecond, type OffSecond, type SecondPick } from './second.ts';

@@ -20,8 +20,10 @@ import {
   longestDaylightLead,
   hipsOf,
   judgeLeaving,
+  knownLead,
   longestLead,
   longestLeadBetween,
+  momentOf,
   ownReturn,
   picksAtSecond,
   rangeShown,
@@ -30,6 +32,7 @@ import {
   stepsToLead,
   THROWS_OVER,
   tradeOff,
+  usualLookFeet,
   walkOffThird,
   type Corner,
   type LeadMode,
@@ -463,5 +466,43 @@ describe('leaving with the release', () => {
     expect(judgeLeaving(leave(-0.05, 0.05), 23, 0.02)).toMatchObject({ feetLost: 0 });
     expect(judgeLeaving(leave(0, 0.02), 23, 0.02).aimSeconds).toBeLessThan(aimSeconds);
     expect(() => judgeLeaving(leave(0, 0.02), 23, 0)).toThrow('between 0 and 1');
+  });
+});
+
+describe('leads that were seen', () => {
+  const feet = fc.double({ min: 0, max: 40, noNaN: true });
+
+  it('are nobody’s lead while nothing was seen', () => {
+    expect(knownLead([], 11.5)).toBeNull();
+  });
+
+  it('move the usual lead toward what was seen, and farther the more looks there are', () => {
+    const one = knownLead([15], 11.5);
+    const many = knownLead(Array<number>(20).fill(15), 11.5);
+    // One look and what is usual of runners count for the same.
+    expect(one?.feet).toBeCloseTo(13.25, 1);
+    expect(many?.feet).toBeCloseTo(14.83, 1);
+    expect(many?.giveOrTakeFeet).toBeLessThan(one?.giveOrTakeFeet ?? 0);
+    expect(many?.looks).toBe(20);
+  });
+
+  it('lie between the usual lead and the looks, in whatever order they came', () => {
+    fc.assert(
+      fc.property(fc.array(feet, { minLength: 1, maxLength: 30 }), feet, (seen, usual) => {
+        const known = knownLead(seen, usual)?.feet ?? Number.NaN;
+        expect(known).toBeGreaterThanOrEqual(Math.min(...seen, usual) - 1e-9);
+        expect(known).toBeLessThanOrEqual(Math.max(...seen, usual) + 1e-9);
+        expect(knownLead(seen.toReversed(), usual)?.feet).toBeCloseTo(known, 9);
+      }),
+    );
+  });
+
+  it('are looked at when the pitcher is set, and where nobody leads off at the mitt', () => {
+    const { fullSizeSeven: baseball, fastpitch43: softball } = PRESETS;
+    expect([momentOf(baseball), momentOf(softball)]).toEqual(['set', 'mitt']);
+    expect(usualLookFeet('first', baseball)).toBe(11.5);
+    expect(usualLookFeet('second', baseball)).toBe(16);
+    expect(usualLookFeet('first', softball)).toBe(9);
+    expect(usualLookFeet('first', { ...baseball, leadRule: 'reachesBatter' })).toBe(4.5);
   });
 });

@@ -1,3 +1,4 @@
+import { STANDING_OFF_SECOND_FEET } from '../leads/index.ts';
 import type { Ruleset } from '../rules/index.ts';
 import { commonLeadFeet, usualStart } from '../sprint/index.ts';
 import type { Base } from '../units/index.ts';
@@ -23,7 +24,6 @@ export interface Start {
 /** Speeds that a start brings, ft/s, and how far out a delayed steal shuffles. Agreed figures. */
 const HOP_SPEED = 4;
 const DELAYED: Start = { leadFeet: 20, speed: 7 };
-const STANDING_OFF_SECOND_FEET = 16;
 const OFF_THIRD_FEET = { straight: 15, hop: 30 };
 /** Walking down the line as the wind-up begins. */
 const WALKING_SPEED = 12;

@@ -26,6 +26,7 @@ export {
   spreadOf,
   type Estimate,
 } from './estimate.ts';
+export { ownSpread } from './evenness.ts';
 export { describeBeamMisfit, splitsOfBeams, type Beam } from './gates.ts';
 export { EARLY_TELLABLE_SECONDS, judgeLeave, type LeaveVerdict } from './leave.ts';
 export {

@@ -22,5 +22,6 @@ export type SignVersionId = Id<'sign version'>;
 export type SignAnswerId = Id<'sign answer'>;
 export type BuntTryId = Id<'bunt try'>;
 export type FielderLookId = Id<'fielder look'>;
+export type LeadLookId = Id<'lead look'>;
 export type RepId = Id<'rep'>;
 export type PracticeId = Id<'practice'>;

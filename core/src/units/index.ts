@@ -4,6 +4,7 @@ export type {
   AccountId,
   BuntTryId,
   FielderLookId,
+  LeadLookId,
   PracticeId,
   RepId,
   GameEntryId,

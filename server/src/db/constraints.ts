@@ -55,6 +55,7 @@ const REASONS: Record<string, Reason> = {
   sign_answers__person_id: NOBODY_KNOWN,
   bunt_tries__person_id: NOBODY_KNOWN,
   fielder_looks__person_id: NOBODY_KNOWN,
+  lead_looks__person_id: NOBODY_KNOWN,
   drill_reps__person_id: NOBODY_KNOWN,
   drill_passes__person_id: NOBODY_KNOWN,
   drill_passes__team_id_id: TAKEN,

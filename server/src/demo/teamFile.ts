@@ -13,6 +13,7 @@ import { plainContext, splitsOfBeams, type Reading } from '@bradyon/core/timing'
 import type { GateRunId, OpponentId, PersonId, ReadingId, TestDiveId } from '@bradyon/core/units';
 import { demoBunts } from './bunts.ts';
 import { demoPractices, demoReps } from './drills.ts';
+import { demoLeadLooks } from './leadLooks.ts';
 import { demoLooks } from './looks.ts';
 import { demoGames } from './games.ts';
 import { gaitOf, readingsOf, type DemoReading } from './readings.ts';
@@ -56,6 +57,7 @@ export function demoTeamFile(
     testDives: [],
     buntTries: [],
     fielderLooks: [],
+    leadLooks: [],
     reps: [],
     practices: [],
     batting: [],
@@ -97,6 +99,7 @@ export function demoTeamFile(
   file.buntTries = demoBunts(batting, today);
   const theirs = file.people.filter(({ opponentId }) => opponentId !== null);
   file.fielderLooks = demoLooks(theirs, today);
+  file.leadLooks = demoLeadLooks(theirs, ruleset, today);
   file.reps = demoReps(batting, field.ruleset.sport, today);
   file.practices = demoPractices([...batting, ...bench], today);
   for (const { people } of team.opponents) {

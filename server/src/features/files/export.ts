@@ -10,7 +10,7 @@ import { drillReps, selectPractices } from '../drills/index.ts';
 import { selectGamesWhole } from '../games/index.ts';
 import { selectAllRuns } from '../gates/index.ts';
 import { selectBatting, selectOrder } from '../innings/index.ts';
-import { selectDives } from '../leads/index.ts';
+import { leadLooks, selectDives } from '../leads/index.ts';
 import { selectOpponents, selectPeople } from '../people/index.ts';
 import { selectTeam } from '../teams/index.ts';
 import { selectInParts, selectTogether } from '../timing/index.ts';
@@ -35,6 +35,7 @@ export async function teamFileText(tx: Tx, teamId: TeamId): Promise<string[]> {
     testDives: await selectDives(tx),
     buntTries: await buntTries.all(tx),
     fielderLooks: await fielderLooks.all(tx),
+    leadLooks: await leadLooks.all(tx),
     // A coach's own training is the coach's, and staff are not in the file.
     reps: (await drillReps.all(tx)).filter(({ personId }) => personId !== null),
     practices: (await selectPractices(tx)).map(withoutVersion),

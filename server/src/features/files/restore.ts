@@ -10,7 +10,7 @@ import { drillReps, restorePractices } from '../drills/index.ts';
 import { restoreGames } from '../games/index.ts';
 import { restoreRuns } from '../gates/index.ts';
 import { restoreBatting, restoreOrder } from '../innings/index.ts';
-import { restoreDives } from '../leads/index.ts';
+import { leadLooks, restoreDives } from '../leads/index.ts';
 import { restoreOpponents, restorePeople } from '../people/index.ts';
 import { insertTeam, selectTeam } from '../teams/index.ts';
 import { restoreReadings, restoreTogether } from '../timing/index.ts';
@@ -47,6 +47,7 @@ export async function restoreTeam(
   await restoreDives(tx, file.testDives);
   await buntTries.insert(tx, file.buntTries);
   await fielderLooks.insert(tx, file.fielderLooks);
+  await leadLooks.insert(tx, file.leadLooks);
   await drillReps.insert(tx, file.reps);
   await restorePractices(tx, file.practices);
   await restoreBatting(tx, file.batting);

@@ -1,2 +1,2 @@
 export { leadRoutes } from './leads.routes.ts';
-export { restoreDives, selectDives } from './leads.sql.ts';
+export { leadLooks, restoreDives, selectDives } from './leads.sql.ts';

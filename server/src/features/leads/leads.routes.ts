@@ -1,15 +1,18 @@
-import { testDiveContract, testDivesContract } from '@bradyon/contract/leads';
+import { leadLookTally, testDiveContract, testDivesContract } from '@bradyon/contract/leads';
 import type { TeamId, TestDiveId } from '@bradyon/core/units';
 import { Router } from 'express';
 import { inTeam } from '../../db/scope.ts';
 import type { Deps } from '../../deps.ts';
 import { bodyOf, createdOnce, idOf } from '../../http/exchange.ts';
 import { signedIn } from '../../http/session.ts';
+import { addTallyRoutes } from '../../http/tally.ts';
 import * as leads from './leads.sql.ts';
 
-/** Test dives back to the bag: what a runner's lead is calibrated by. */
-export function leadRoutes({ pool, reply }: Deps): Router {
+/** Test dives back to the bag, which a runner's lead is calibrated by, and how far off runners were seen. */
+export function leadRoutes(deps: Deps): Router {
+  const { pool, reply } = deps;
   const router = Router();
+  addTallyRoutes(router, 'leads/looks', leads.leadLooks, leadLookTally, deps);
 
   router.get('/:teamId/test-dives', async (req, res) => {
     const rows = await inTeam(pool, signedIn(req), idOf(req, 'teamId'), leads.selectDives);

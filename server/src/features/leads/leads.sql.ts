@@ -1,7 +1,15 @@
-import type { TestDiveRecord } from '@bradyon/contract/leads';
+import type { LeadLookRecord, TestDiveRecord } from '@bradyon/contract/leads';
 import type { TestDiveId } from '@bradyon/core/units';
 import sql, { raw } from 'sql-template-tag';
 import { many, maybeOne, type Tx } from '../../db/query.ts';
+import { tallyOf } from '../../db/tally.ts';
+
+/** How far off runners were seen. */
+export const leadLooks = tallyOf<LeadLookRecord>('lead_looks', {
+  base: ['base', 'text'],
+  moment: ['moment', 'text'],
+  feet: ['feet', 'numeric'],
+});
 
 const DIVE = raw(`
   id, person_id as "personId", lead_feet as "leadFeet", result, inches_short as "inchesShort",

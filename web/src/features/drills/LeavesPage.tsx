@@ -3,12 +3,12 @@ import {
   CALL_DRILLS,
   judgeLandings,
   judgeLeaves,
-  ownSpread,
   START_MEASURES,
   waitOf,
   type LandingRep,
 } from '@bradyon/core/drills';
 import { timesFromRelease } from '@bradyon/core/rules';
+import { ownSpread } from '@bradyon/core/timing';
 import type { PersonId } from '@bradyon/core/units';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';

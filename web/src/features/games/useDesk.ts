@@ -23,7 +23,7 @@ import { expectedTime } from '@bradyon/core/sprint';
 import { judgeSteal, type StealQuestion } from '@bradyon/core/steals';
 import { plainContext, rhythmOf, type DeliveryStyle } from '@bradyon/core/timing';
 import type { GameId, PersonId } from '@bradyon/core/units';
-import { useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import { useKnownBunt } from '../bunts/index.ts';
 import { useLineupOdds, type GameSituation, type LineupOdds } from '../innings/index.ts';
 import { spreadOfEstimate, useLeads } from '../leads/index.ts';
@@ -102,7 +102,16 @@ export function useDesk(game: GameInHand): Desk {
   const { playing, pick } = usePlaying(team.id);
   const { situation, now, ours, theirs, weBat } = game;
   const { state } = now.reading;
-  const { person } = game;
+  // Theirs stand as far off as they were seen.
+  const { led } = leads.looks;
+  const { person: personOf } = game;
+  const person = useCallback(
+    (id: PersonId | null | undefined): Person | null => {
+      const found = personOf(id);
+      return found && led(found);
+    },
+    [personOf, led],
+  );
   const present = (ids: readonly PersonId[]): Person[] => ids.flatMap((id) => person(id) ?? []);
   const odds = useLineupOdds(present(situation.order[ours]), present(situation.order[theirs]));
 

@@ -1,7 +1,5 @@
-import { holdLaw, holdPlan } from '@bradyon/core/holds';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { secureRandom } from '../../api/random.ts';
 import {
   Choice,
   Empty,
@@ -13,6 +11,7 @@ import {
   useTitle,
 } from '../../ui/index.ts';
 import { personLabel } from '../people/index.ts';
+import { drawHolds } from './draw.ts';
 import './Holds.scss';
 import { HoldTabs } from './HoldTabs.tsx';
 import { useHold, type Hold } from './useHold.ts';
@@ -27,7 +26,6 @@ export function CardPage() {
   const [what, setWhat] = useState<'card' | 'sheet'>('card');
   if (hold.error) return <Failure error={hold.error} retry={hold.retry} />;
   if (hold.isLoading) return <Loading what="your times" />;
-  const isOpen = hold.team.ruleset.leadRule === 'open' && hold.question !== null;
   return (
     <>
       <div className="page-head no-print">
@@ -35,14 +33,14 @@ export function CardPage() {
         <HoldTabs />
       </div>
       <WhoHolds hold={hold} />
-      {isOpen ? (
+      {hold.question ? (
         <>
           <div className="control-row no-print">
             <Choice
               label="Sheet"
               value={what}
               options={[
-                { value: 'card', text: 'Fifty holds' },
+                { value: 'card', text: isOpenTo(hold) ? 'Fifty holds' : 'Fifty pitches' },
                 { value: 'sheet', text: 'Who may run' },
               ]}
               onChange={setWhat}
@@ -51,15 +49,16 @@ export function CardPage() {
           {what === 'card' ? <HoldCard hold={hold} /> : <PitcherSheet hold={hold} />}
         </>
       ) : (
-        <Empty title="Nobody leads off under your rules, so there is nothing to hold." />
+        <Empty title="Your rules do not allow stealing, so there is nothing to hold." />
       )}
     </>
   );
 }
 
 const FIFTY = 50;
-const LAW = holdLaw(null);
 const ROWS = 25;
+
+const isOpenTo = ({ team }: Hold): boolean => team.ruleset.leadRule === 'open';
 
 function HoldCard({ hold }: { hold: Hold }) {
   const found = hold.holdingOf(hold.names);
@@ -67,8 +66,9 @@ function HoldCard({ hold }: { hold: Hold }) {
 }
 
 function Fifty({ hold, found }: { hold: Hold; found: NonNullable<ReturnType<Hold['holdingOf']>> }) {
-  const { often, pitchOut } = usePlan(hold, found);
-  const draw = () => holdPlan(FIFTY, LAW, { throwOver: often, pitchOut }, secureRandom);
+  const plan = usePlan(hold, found);
+  const isOpen = isOpenTo(hold);
+  const draw = () => drawHolds(FIFTY, plan, hold.team.ruleset);
   const [holds, setHolds] = useState(draw);
   return (
     <>
@@ -86,15 +86,18 @@ function Fifty({ hold, found }: { hold: Hold; found: NonNullable<ReturnType<Hold
         {() => (
           <>
             <h2>Hold card: {personLabel(hold.names.pitcher)}</h2>
-            <p>A new card each game. Call the number; count from set.</p>
+            <p>
+              A new card each game. Call the number; count from{' '}
+              {isOpen ? 'set' : 'the hands together'}.
+            </p>
             <div className="hold-columns">
               {[holds.slice(0, ROWS), holds.slice(ROWS)].map((column, half) => (
                 <table key={half}>
                   <thead>
                     <tr>
                       <th scope="col">No.</th>
-                      <th scope="col">Hold</th>
-                      <th scope="col">Looks</th>
+                      <th scope="col">{isOpen ? 'Hold' : 'Pause'}</th>
+                      {isOpen && <th scope="col">Looks</th>}
                       <th scope="col">Then</th>
                     </tr>
                   </thead>
@@ -103,7 +106,7 @@ function Fifty({ hold, found }: { hold: Hold; found: NonNullable<ReturnType<Hold
                       <tr key={nth}>
                         <th scope="row">{half * ROWS + nth + 1}</th>
                         <td className="figure">{held.toFixed(1)}</td>
-                        <td>{looks}</td>
+                        {isOpen && <td>{looks}</td>}
                         <td>{END_TEXT[ends]}</td>
                       </tr>
                     ))}
@@ -120,6 +123,7 @@ function Fifty({ hold, found }: { hold: Hold; found: NonNullable<ReturnType<Hold
 
 function PitcherSheet({ hold }: { hold: Hold }) {
   const { names, runners, opponent } = hold;
+  const isOpen = isOpenTo(hold);
   if (runners.length === 0) return <Empty title="No runners of theirs yet." />;
   return (
     <Sheet title="Who may run">
@@ -133,7 +137,7 @@ function PitcherSheet({ hold }: { hold: Hold }) {
               <tr>
                 <th scope="col">Runner</th>
                 <th scope="col">Safe</th>
-                <th scope="col">Slide step</th>
+                {isOpen && <th scope="col">Slide step</th>}
                 <th scope="col">Deliver in</th>
                 <th scope="col">It takes</th>
               </tr>
@@ -147,7 +151,9 @@ function PitcherSheet({ hold }: { hold: Hold }) {
                   <tr key={runner.id}>
                     <th scope="row">{personLabel(runner)}</th>
                     <td className="figure">{percent(legLift.chance)}</td>
-                    <td className="figure">{slideStep ? percent(slideStep.chance) : ''}</td>
+                    {isOpen && (
+                      <td className="figure">{slideStep ? percent(slideStep.chance) : ''}</td>
+                    )}
                     <td className="figure">
                       {deliverSeconds !== null && deliverSeconds > 0
                         ? seconds(Math.floor(deliverSeconds * 100) / 100)

@@ -1,19 +1,21 @@
-import { holding, holdLaw, holdPlan, type Holding, type PlannedHold } from '@bradyon/core/holds';
+import { holding, type Holding } from '@bradyon/core/holds';
 import type { Person } from '@bradyon/core/people';
 import { pitchesFor } from '@bradyon/core/race';
 import type { StealQuestion } from '@bradyon/core/steals';
+import { RotateCw } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
-import { secureRandom } from '../../api/random.ts';
-import { useLeads } from '../leads/index.ts';
+import { LeadSeen, useLeads } from '../leads/index.ts';
+import { standsInFor } from '../people/index.ts';
 import { GiveSeries } from '../signs/index.ts';
 import { useTeam } from '../teams/index.ts';
 import './Holds.scss';
+import { distance } from '../../ui/index.ts';
+import { behindNow } from './behind.ts';
+import { drawHolds } from './draw.ts';
 import { usePlan, type HoldShares } from './usePlan.ts';
 import { END_TEXT, looksText, oneIn, seriesPlay, takesText } from './words.ts';
-
-const LAW = holdLaw(null);
 
 /**
  * While they bat: whether their runner goes, and the next hold, drawn so that there is nothing to time.
@@ -42,48 +44,58 @@ export function HoldNow({
     pitches: pitchesFor({ pitch: 'pitchout' }),
   });
   const plan = usePlan({ question, judging, leads, names, team }, found);
+  const isOpen = team.ruleset.leadRule === 'open';
   // The last one is kept back: used up, the runner is free.
   const often = picksLeft !== null && picksLeft <= 1 ? 0 : plan.often;
   return (
     <section className="hold-now" aria-label="Hold">
       <p className="hold-now-answer">{takesText(found)}</p>
-      {team.ruleset.leadRule === 'open' && question.base === 'second' && (
+      {!standsInFor(names.runner) && question.base !== 'home' && (
+        <LeadSeen runner={names.runner} base={question.base === 'second' ? 'first' : 'second'} />
+      )}
+      {(question.base === 'second' || !isOpen) && (
         <NextHold key={nth} plan={{ ...plan, often }} found={found} />
       )}
-      {question.base === 'third' && (
+      {question.base === 'second' && !isOpen && (
+        <p>
+          Throw behind if they are more than{' '}
+          {distance(behindNow({ leads, names }, plan.stakes).paysFromFeet)} off at the mitt.
+        </p>
+      )}
+      {question.base === 'third' && isOpen && (
         <Link to={`/teams/${team.id}/hold/second`}>Which pick works at second</Link>
       )}
     </section>
   );
 }
 
-function draw({ often, pitchOut }: HoldShares): PlannedHold | null {
-  return holdPlan(1, LAW, { throwOver: often, pitchOut }, secureRandom)[0] ?? null;
-}
-
 function NextHold({ plan, found }: { plan: HoldShares; found: Holding }) {
-  const [hold, setHold] = useState(() => draw(plan));
+  const { ruleset } = useTeam();
+  const isOpen = ruleset.leadRule === 'open';
+  const [[hold], setHold] = useState(() => drawHolds(1, plan, ruleset));
   if (!hold) return null;
   const { seconds, ends, looks } = hold;
   return (
     <>
       <div className="hold-now-next">
         <p>
-          Next hold <strong className="figure">{seconds.toFixed(1)}</strong>
-          {'\u00a0'}s, {looksText(looks).toLowerCase()}, {END_TEXT[ends].toLowerCase()}
+          Next {isOpen ? 'hold' : 'pause'} <strong className="figure">{seconds.toFixed(1)}</strong>
+          {'\u00a0'}s, {isOpen && `${looksText(looks).toLowerCase()}, `}
+          {END_TEXT[ends].toLowerCase()}
         </p>
         <Button
           variant="outline-primary"
+          aria-label="Another"
           onClick={() => {
-            setHold(draw(plan));
+            setHold(drawHolds(1, plan, ruleset));
           }}
         >
-          Another
+          <RotateCw size={20} aria-hidden="true" />
         </Button>
       </div>
       <GiveSeries play={seriesPlay(hold, found.takes)} />
       <p className="quiet">
-        {plan.often > 0 ? `Throw over about ${oneIn(plan.often)}. ` : 'No throw over. '}
+        {isOpen && (plan.often > 0 ? `Throw over about ${oneIn(plan.often)}. ` : 'No throw over. ')}
         The stop has to be complete: the umpire decides.
       </p>
     </>

@@ -2,16 +2,20 @@ import type { Holding } from '@bradyon/core/holds';
 import { footWorth } from '@bradyon/core/steals';
 import { Link } from 'react-router';
 import { Empty, Failure, Loading, RaceView, useTitle } from '../../ui/index.ts';
+import { LeadSeen } from '../leads/index.ts';
 import { personLabel, standsInFor } from '../people/index.ts';
 import { gapOf, lanesOf, wordsOf } from '../steals/index.ts';
 import './Holds.scss';
 import { HoldTabs } from './HoldTabs.tsx';
+import { PitchOut } from './PitchOut.tsx';
 import { Plan } from './Plan.tsx';
 import { Rhythm } from './Rhythm.tsx';
+import { ThrowBehind } from './ThrowBehind.tsx';
 import { ThrowsOver } from './ThrowsOver.tsx';
 import { useHold, type Hold } from './useHold.ts';
 import { usePlan } from './usePlan.ts';
 import { WhoHolds } from './WhoHolds.tsx';
+import { WindUp } from './WindUp.tsx';
 import { answerText } from './words.ts';
 
 /** How do we keep them close? Our battery against one of their runners. */
@@ -31,7 +35,11 @@ export function HoldPage() {
         <>
           <WhoHolds hold={hold} />
           <Answer hold={hold} found={found} />
-          {hold.team.ruleset.leadRule === 'open' && <Holds hold={hold} found={found} />}
+          {hold.team.ruleset.leadRule === 'open' ? (
+            <Holds hold={hold} found={found} />
+          ) : (
+            <Leaves hold={hold} found={found} />
+          )}
         </>
       ) : (
         <Empty title="Your rules do not allow stealing.">
@@ -75,6 +83,12 @@ function Answer({ hold, found }: { hold: Hold; found: Holding }) {
           .
         </p>
       )}
+      {!standsInFor(names.runner) && <LeadSeen runner={names.runner} base="first" />}
+      {hold.leads.looks.isMissing && (
+        <p className="quiet">
+          The leads you noted could not be loaded. Usual leads are shown until they are.
+        </p>
+      )}
       {typical.includes('pitcher') && <p className="quiet">The pitcher is typical of the level.</p>}
     </section>
   );
@@ -92,6 +106,27 @@ function Holds({ hold, found }: { hold: Hold; found: Holding }) {
       <p className="quiet">
         A full stop before each pitch. An unfinished move or a throw to an empty bag can be a balk:
         the book and the umpire decide.
+      </p>
+    </>
+  );
+}
+
+/** Where nobody leads off they leave with the pitch: what they can time is the windup. */
+function Leaves({ hold, found }: { hold: Hold; found: Holding }) {
+  const plan = usePlan(hold, found);
+  return (
+    <>
+      <div className="hold-two">
+        <WindUp hold={hold} found={found} />
+        <section className="card-box">
+          <ThrowBehind hold={hold} stakes={plan.stakes} />
+          <PitchOut hold={hold} found={found} plan={plan} />
+        </section>
+      </div>
+      <Plan plan={plan} />
+      <p className="quiet">
+        A full stop with the hands together, and one motion without a pause: an unfinished windup
+        can be an illegal pitch. The book and the umpire decide.
       </p>
     </>
   );

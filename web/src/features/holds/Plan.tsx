@@ -1,30 +1,27 @@
-import { holdLaw, holdPlan, type PlannedHold } from '@bradyon/core/holds';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
-import { secureRandom } from '../../api/random.ts';
 import { useTeam } from '../teams/index.ts';
+import { drawHolds } from './draw.ts';
 import type { HoldShares } from './usePlan.ts';
 import { END_TEXT, looksText } from './words.ts';
 
 const EIGHT = 8;
-const LAW = holdLaw(null);
 
-const drawEight = ({ often, pitchOut }: HoldShares): PlannedHold[] =>
-  holdPlan(EIGHT, LAW, { throwOver: often, pitchOut }, secureRandom);
-
-/** The next eight holds, drawn so that they give the runner nothing to time. */
+/** The next eight holds, or pauses where nobody leads off, drawn so that they give the runner nothing to time. */
 export function Plan({ plan }: { plan: HoldShares }) {
   const team = useTeam();
-  const [holds, setHolds] = useState(() => drawEight(plan));
+  const { ruleset } = team;
+  const isOpen = ruleset.leadRule === 'open';
+  const [holds, setHolds] = useState(() => drawHolds(EIGHT, plan, ruleset));
   return (
     <section className="card-box">
       <div className="hold-head">
-        <h2>Next eight holds</h2>
+        <h2>{isOpen ? 'Next eight holds' : 'Next eight pitches'}</h2>
         <Button
           variant="outline-primary"
           onClick={() => {
-            setHolds(drawEight(plan));
+            setHolds(drawHolds(EIGHT, plan, ruleset));
           }}
         >
           Draw again
@@ -38,12 +35,13 @@ export function Plan({ plan }: { plan: HoldShares }) {
           <li key={nth} className={ends === 'pitch' ? '' : 'hold-other'}>
             <span className="figure">{seconds.toFixed(1)}</span>
             <strong>{END_TEXT[ends]}</strong>
-            <small>{looksText(looks)}</small>
+            {isOpen && <small>{looksText(looks)}</small>}
           </li>
         ))}
       </ol>
       <p className="quiet">
-        Seconds from set. Each is drawn by itself: what came tells nothing of what comes.
+        {isOpen ? 'Seconds from set.' : 'Seconds with the hands together, before the windup.'} Each
+        is drawn by itself: what came tells nothing of what comes.
       </p>
     </section>
   );

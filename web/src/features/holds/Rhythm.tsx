@@ -9,8 +9,9 @@ import { goOnRhythm } from '@bradyon/core/review';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
-import { percent, seconds, SpreadDots, TapButton, useKeys } from '../../ui/index.ts';
+import { percent, seconds, SpreadDots } from '../../ui/index.ts';
 import { firstName, standsInFor } from '../people/index.ts';
+import { TwoTaps } from './TwoTaps.tsx';
 import type { Hold } from './useHold.ts';
 import { readableText } from './words.ts';
 
@@ -29,7 +30,16 @@ export function Rhythm({ hold, found }: { hold: Hold; found: Holding }) {
   return (
     <section className="card-box">
       <h2>Rhythm</h2>
-      {tapped !== null && <Drill key={names.pitcher.id} holds={tapped} onHolds={setTapped} />}
+      {tapped !== null && (
+        <TwoTaps
+          key={names.pitcher.id}
+          name="Hold"
+          marks={['Set', 'First move']}
+          hint="Tap when the pitcher is set, and again at the first move."
+          taken={tapped}
+          onTaken={setTapped}
+        />
+      )}
       {holds.length > 0 && (
         <SpreadDots
           dots={holds.map((value, nth) => ({ key: String(nth), seconds: value, aside: false }))}
@@ -90,46 +100,3 @@ function guessText(
 }
 
 const WINDOW_HALF = 0.125;
-/** Longer is no hold. */
-const LONGEST_SECONDS = 15;
-
-/** The pitcher holds; a tap when set, a tap at the first move. */
-function Drill({
-  holds,
-  onHolds,
-}: {
-  holds: readonly number[];
-  onHolds: (holds: number[]) => void;
-}) {
-  const [setAtMs, setSetAtMs] = useState<number | null>(null);
-  const tap = (atMs: number): void => {
-    if (setAtMs === null) {
-      setSetAtMs(atMs);
-      return;
-    }
-    const held = (atMs - setAtMs) / 1000;
-    setSetAtMs(null);
-    if (held <= LONGEST_SECONDS) onHolds([...holds, held]);
-  };
-  useKeys({ Space: tap });
-  return (
-    <div className="hold-drill">
-      <TapButton onTap={tap}>{setAtMs === null ? 'Set' : 'First move'}</TapButton>
-      <p role="status">
-        {holds.length === 0
-          ? 'Tap when the pitcher is set, and again at the first move.'
-          : `Hold ${String(holds.length)}: ${seconds(holds.at(-1) ?? 0)}.`}
-      </p>
-      {holds.length > 0 && (
-        <Button
-          variant="link"
-          onClick={() => {
-            onHolds(holds.slice(0, -1));
-          }}
-        >
-          Undo the last one
-        </Button>
-      )}
-    </div>
-  );
-}

@@ -12,7 +12,9 @@ import {
   Stepper,
   useTitle,
 } from '../../ui/index.ts';
-import { spreadOfEstimate } from '../leads/index.ts';
+import { halfFeet } from '../../ui/field/index.ts';
+import { LeadSeen, spreadOfEstimate } from '../leads/index.ts';
+import { standsInFor } from '../people/index.ts';
 import './Holds.scss';
 import { HoldTabs } from './HoldTabs.tsx';
 import { useHold, type Hold } from './useHold.ts';
@@ -36,7 +38,7 @@ export function SecondPage() {
           <Picks hold={hold} />
         </>
       ) : (
-        <Empty title="Nobody leads off under your rules, so there is nothing to hold." />
+        <Empty title="Nobody leads off under your rules, so there is no pick at second." />
       )}
     </>
   );
@@ -46,6 +48,7 @@ const HIPS_TEXT: Record<Hips, string> = { inside: 'Inside', even: 'Even', outsid
 const CUE_TEXT: Record<Cue, string> = { coach: 'Coach calls it', turn: 'Sees the turn' };
 const DEPTHS = ['3', '8', '15'] as const;
 const [SHORTEST, LONGEST] = [8, 25];
+const USUAL_FEET = 15;
 const SECOND_BASEMAN_FEET = 25;
 
 /** Who starts it, and what the pitcher does when it does not come off. */
@@ -69,7 +72,12 @@ const PICK_TEXT: Record<SecondPick, { name: string; how: string; else: string }>
 
 function Picks({ hold }: { hold: Hold }) {
   const { leads, names } = hold;
-  const [leadFeet, setLead] = useState(15);
+  const seen = leads.looks.known(names.runner, 'second');
+  const [tried, setTried] = useState<{ runnerId: string; feet: number } | null>(null);
+  const leadFeet =
+    tried?.runnerId === names.runner.id
+      ? tried.feet
+      : halfFeet(seen?.feet ?? USUAL_FEET, SHORTEST, LONGEST);
   const [hips, setHips] = useState<Hips>('even');
   const [depth, setDepth] = useState<(typeof DEPTHS)[number]>('8');
   const [cue, setCue] = useState<Cue>('turn');
@@ -96,7 +104,10 @@ function Picks({ hold }: { hold: Hold }) {
           text={distance}
           min={SHORTEST}
           max={LONGEST}
-          onChange={setLead}
+          onChange={(feet) => {
+            setTried({ runnerId: names.runner.id, feet });
+          }}
+          note={seen ? `${String(seen.looks)} seen` : undefined}
         />
         <Choice
           label="Shortstop’s hips"
@@ -120,6 +131,11 @@ function Picks({ hold }: { hold: Hold }) {
           onChange={setCue}
         />
       </div>
+      {!standsInFor(names.runner) && (
+        <section className="card-box hold-seen">
+          <LeadSeen runner={names.runner} base="second" />
+        </section>
+      )}
       {best && (
         <section className="card-box hold-answer">
           <p className="hold-first" role="status">

@@ -1,6 +1,6 @@
 import type { Holding } from '@bradyon/core/holds';
-import { distance, percent } from '../../ui/index.ts';
-import { PitchOutCounts } from './PitchOutCounts.tsx';
+import { distance } from '../../ui/index.ts';
+import { PitchOut } from './PitchOut.tsx';
 import type { Hold } from './useHold.ts';
 import { SHORTEST_LEAD_FEET, type HoldShares } from './usePlan.ts';
 import { oneIn } from './words.ts';
@@ -9,12 +9,13 @@ import { oneIn } from './words.ts';
 export function ThrowsOver({
   hold,
   found,
-  plan: { over, often, mix },
+  plan,
 }: {
   hold: Hold;
   found: Holding;
   plan: HoldShares;
 }) {
+  const { over, often } = plan;
   const { pickLimit } = hold.team.ruleset;
   return (
     <section className="card-box">
@@ -45,18 +46,7 @@ export function ThrowsOver({
           last one back.
         </p>
       )}
-      <h2>Pitch out</h2>
-      {mix ? (
-        <>
-          <p>
-            {found.takes === 'asWeAre' && 'Not needed: they stay as we are. '}
-            It makes it {percent(found.pitchOut.chance)}.
-          </p>
-          <PitchOutCounts hold={hold} found={found} />
-        </>
-      ) : (
-        <p>No better than a pitch here.</p>
-      )}
+      <PitchOut hold={hold} found={found} plan={plan} />
     </section>
   );
 }

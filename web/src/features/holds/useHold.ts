@@ -40,9 +40,9 @@ export function useHold() {
   const open = opponents.filter(({ retired }) => !retired);
   const opponent: Opponent | null =
     open.find(({ id }) => id === picked.opponentId) ?? open[0] ?? null;
-  const runners = active.filter(
-    ({ opponentId }) => opponent !== null && opponentId === opponent.id,
-  );
+  const runners = active
+    .filter(({ opponentId }) => opponent !== null && opponentId === opponent.id)
+    .map(leads.looks.led);
   const of = (all: readonly Person[], id: PersonId | null): Person | null =>
     all.find((person) => person.id === id) ?? all[0] ?? null;
   const names = {

@@ -1,5 +1,5 @@
 import { throwOver, withinLimit, type Holding, type ThrowOver } from '@bradyon/core/holds';
-import type { Throw } from '@bradyon/core/leads';
+import type { Stakes, Throw } from '@bradyon/core/leads';
 import {
   judgeSteal,
   mixFigures,
@@ -25,6 +25,8 @@ export interface HoldShares {
   pitchOut: number;
   /** How often the runner has to go before a pitch-out pays; null: it is no better than a pitch. */
   mix: MixFigures | null;
+  /** What an out and a base are worth. Runs. */
+  stakes: Stakes;
 }
 
 /** How often to throw over and to pitch out against this runner. */
@@ -76,5 +78,6 @@ export function usePlan(
     often: over ? withinLimit(over.often, team.ruleset.pickLimit) : 0,
     pitchOut: found.takes === 'asWeAre' ? 0 : Math.min(MOST_PITCHOUTS, mix?.counteredUnder ?? 0),
     mix,
+    stakes,
   };
 }

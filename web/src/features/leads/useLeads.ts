@@ -8,6 +8,7 @@ import { useSupposedTimes, type WhatIfTime } from '../suppose/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { useTimes } from '../timing/index.ts';
 import { useDives } from './useDives.ts';
+import { useLeadLooks } from './useLeadLooks.ts';
 
 const LEG_LIFT: ReadingContext = { ...plainContext('delivery'), style: 'legLift' };
 
@@ -46,6 +47,7 @@ export function useLeads({ whatIf }: { whatIf: boolean }) {
   const people = usePeople(team.id);
   const times = useTimes(team);
   const dives = useDives(team.id);
+  const looks = useLeadLooks();
   const { onField } = usePlaying(team.id);
 
   const supposed = useSupposedTimes(team.id);
@@ -75,6 +77,7 @@ export function useLeads({ whatIf }: { whatIf: boolean }) {
     team,
     times,
     dives,
+    looks,
     onField,
     usualLeadFeet: commonLeadFeet({ kind: 'steal', base: 'second' }, team.ruleset) ?? 0,
     /** How a runner gets back, by his timed and his test dives. */
@@ -102,7 +105,7 @@ export function useLeads({ whatIf }: { whatIf: boolean }) {
         ? whatIfTime('Pop to third', catcher, { ...plainContext('pop'), base })
         : []),
     ],
-    isLoading: people.isLoading || times.isLoading || dives.isLoading,
+    isLoading: people.isLoading || times.isLoading || dives.isLoading || looks.isLoading,
     error,
     retry: () => {
       people.retry();

@@ -1,9 +1,23 @@
-import type { TestDiveRecord } from '@bradyon/contract/leads';
+import type { LeadLookRecord, TestDiveRecord } from '@bradyon/contract/leads';
 import type { PersonId } from '@bradyon/core/units';
 import { distance } from '../../ui/distance.ts';
-import { changeKept, defineWrite, request, teamOf, type Answer } from '../../api/index.ts';
+import {
+  changeKept,
+  defineTally,
+  defineWrite,
+  request,
+  teamOf,
+  type Answer,
+} from '../../api/index.ts';
 
 export const divesKey = (teamId: string | null) => ['testDives', teamId];
+
+/** How far off a runner was seen. */
+export const { useTally: useLeadLookTally } = defineTally<LeadLookRecord>({
+  name: 'lead look',
+  path: 'leads/looks',
+  words: { added: 'A lead that was seen', undone: 'A lead that was seen undone' },
+});
 
 /** A test dive of somebody. */
 export const diveWrite = defineWrite<TestDiveRecord>({

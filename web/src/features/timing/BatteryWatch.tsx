@@ -1,3 +1,4 @@
+import type { Person } from '@bradyon/core/people';
 import {
   DELIVERY_STYLES,
   WATCH_PLANS,
@@ -33,6 +34,8 @@ const PICK_BASES = ['first', 'second', 'third'] as const satisfies readonly Base
 export interface WatchProps {
   /** Whether the runner who was picked goes. */
   Verdict: ComponentType;
+  /** Notes how far off one of theirs stands. */
+  Lead?: ComponentType<{ runner: Person; base: 'first' | 'second' }>;
 }
 
 /** The chained watch: set, first move (softball: release), mitt, bag; or first move to a base. */

@@ -6,6 +6,7 @@ import { Link, useParams } from 'react-router';
 import { Empty, Failure, Loading, useTitle } from '../../ui/index.ts';
 import { DeletePerson, handWord, personLabel, usePeople, usePerson } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
+import type { WatchProps } from './BatteryWatch.tsx';
 import { GroupView } from './GroupView.tsx';
 import './PersonTimesPage.scss';
 import { ReadingList } from './ReadingList.tsx';
@@ -20,7 +21,7 @@ const Trend = lazy(async () => ({ default: (await import('./Trend.tsx')).Trend }
 const FIRST_READINGS = 20;
 
 /** Everything that was timed of one person, how far it can be trusted, and what is missing. */
-export function PersonTimesPage() {
+export function PersonTimesPage({ Lead }: Pick<WatchProps, 'Lead'>) {
   const { personId } = useParams();
   const team = useTeam();
   const { people, opponents, isLoading } = usePeople(team.id);
@@ -70,6 +71,12 @@ export function PersonTimesPage() {
           </Link>
         </div>
       </div>
+      {Lead && person.opponentId !== null && (
+        <section className="card-box person-leads">
+          <Lead runner={person} base="first" />
+          <Lead runner={person} base="second" />
+        </section>
+      )}
       {own.length === 0 ? (
         <Empty title="Nothing timed yet.">
           <p>Go to the watch and time a few. Three say more than one.</p>

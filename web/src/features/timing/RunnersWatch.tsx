@@ -6,7 +6,7 @@ import {
 } from '@bradyon/core/timing';
 import { commonLeadFeet } from '@bradyon/core/sprint';
 import type { TargetBase } from '@bradyon/core/units';
-import { useId, useState } from 'react';
+import { Suspense, useId, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import {
   Choice,
@@ -18,7 +18,7 @@ import {
 } from '../../ui/index.ts';
 import { RunningSelect, usePlaying } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
-import { NobodyToTime, UndoButton } from './BatteryWatch.tsx';
+import { NobodyToTime, UndoButton, type WatchProps } from './BatteryWatch.tsx';
 import { RunnerQueue } from './RunnerQueue.tsx';
 import { Latest, Seen } from './Seen.tsx';
 import { useLine } from './useLine.ts';
@@ -66,7 +66,7 @@ const RUNNER_KINDS = RUNS.map(({ kind }) => kind);
 const USUAL_DASH_FEET = 60;
 
 /** Runners, ours or theirs, one after the other, with the lead, the distance and the start that were stated. */
-export function RunnersWatch() {
+export function RunnersWatch({ Lead }: WatchProps) {
   const team = useTeam();
   const { onField } = usePlaying(team.id);
   const { timedRunners: runners } = onField;
@@ -171,6 +171,11 @@ export function RunnersWatch() {
         {current ? (
           <>
             <Seen person={current} role="runner" kinds={[run.kind]} />
+            {Lead && current.opponentId !== null && run.kind === 'steal' && (
+              <Suspense>
+                <Lead runner={current} base={run.base === 'second' ? 'first' : 'second'} />
+              </Suspense>
+            )}
             <Latest people={runners} kinds={RUNNER_KINDS} />
           </>
         ) : (

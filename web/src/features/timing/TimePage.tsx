@@ -39,7 +39,7 @@ const WATCHES: {
 ];
 
 /** The watch. Which one is in hand is in the address. */
-export function TimePage({ Verdict }: WatchProps) {
+export function TimePage(beside: WatchProps) {
   useTitle('Time');
   const team = useTeam();
   const { isLoading, error, retry } = usePeople(team.id);
@@ -74,7 +74,7 @@ export function TimePage({ Verdict }: WatchProps) {
         />
       </div>
       <Suspense fallback={<Loading what="the sheet" />}>
-        <inHand.Watch Verdict={Verdict} />
+        <inHand.Watch {...beside} />
       </Suspense>
     </div>
   );
