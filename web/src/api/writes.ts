@@ -1,6 +1,7 @@
 import type { TeamId } from '@bradyon/core/units';
 import { useMemo } from 'react';
 import { useStore } from 'zustand';
+import { useShallow } from 'zustand/react/shallow';
 import { outboxStorage } from './device.ts';
 import { makeOutbox, type Entry, type WriteKind } from './outbox.ts';
 import { currentAccount, session } from './session.ts';
@@ -73,10 +74,11 @@ export function defineWrite<Body>(kind: WriteKind<Body>): Write<Body> {
     send: (teamId, ...bodies) => {
       outbox.add(kind.name, teamId, bodies);
     },
-    useWaiting: (teamId) => {
-      const entries = useStore(outbox.state, ({ waiting }) => waiting);
-      return useMemo(() => bodiesOf(entries, teamId), [entries, teamId]);
-    },
+    useWaiting: (teamId) =>
+      useStore(
+        outbox.state,
+        useShallow(({ waiting }) => bodiesOf(waiting, teamId)),
+      ),
     waiting: (teamId) => bodiesOf(outbox.state.getState().waiting, teamId),
   };
 }

@@ -31,11 +31,11 @@ export function Bench({ desk, taps }: { desk: Desk; taps: Taps }) {
         <GameOpen value={behind.game}>
           <Watch desk={behind.desk} />
           <Who desk={behind.desk} />
-          <SignGiven />
+          <Sign />
         </GameOpen>
       </div>
       <div className="desk-race card-box" aria-busy={isBehind}>
-        <RaceBox desk={desk} behind={behind.desk} />
+        <RaceBox desk={desk} behind={behind} />
         <GameOpen value={behind.game}>
           <Plays desk={behind.desk} />
         </GameOpen>
@@ -43,11 +43,11 @@ export function Bench({ desk, taps }: { desk: Desk; taps: Taps }) {
       <div className="desk-say card-box" aria-busy={isBehind}>
         <GameOpen value={behind.game}>
           <Say desk={behind.desk} />
-          <HoldGiven desk={behind.desk} />
+          <Held desk={behind.desk} />
         </GameOpen>
       </div>
       <div className="desk-taps card-box">
-        <TapBar taps={taps} />
+        <Tapping taps={taps} />
         <GameOpen value={behind.game}>
           <Log />
         </GameOpen>
@@ -56,11 +56,18 @@ export function Bench({ desk, taps }: { desk: Desk; taps: Taps }) {
   );
 }
 
+// What follows a frame behind is drawn then, and not with the verdict too.
+const Tapping = memo(TapBar);
+
 const Watch = memo(WatchPanel);
 
 const Who = memo(WhoPlays);
 
+const Sign = memo(SignGiven);
+
 const Plays = memo(PlaysTable);
+
+const Held = memo(HoldGiven);
 
 const Say = memo(function Say({ desk }: { desk: Desk }) {
   const { now, situation } = useGame();

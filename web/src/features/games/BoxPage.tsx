@@ -67,7 +67,7 @@ function BoxOf() {
           <Button
             variant="outline-primary"
             onClick={() => {
-              download(`${fileName}-pitches.csv`, makeTable(pitchRows(game)), 'text/csv');
+              download(`${fileName}-pitches.csv`, makeTable(pitchRows(game, team.id)), 'text/csv');
             }}
           >
             Export pitches

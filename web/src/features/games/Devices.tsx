@@ -5,10 +5,12 @@ import { Radio } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Modal from 'react-bootstrap/Modal';
+import { useStore } from 'zustand';
 import { Choice } from '../../ui/index.ts';
+import { useTeam } from '../teams/index.ts';
 import { deviceId } from './device.ts';
+import { liveGame } from './liveGame.ts';
 import { PLACE_WORDS } from './places.ts';
-import { useGame } from './useGame.ts';
 
 const Passes = lazy(async () => ({ default: (await import('./Passes.tsx')).Passes }));
 
@@ -32,7 +34,8 @@ export function Devices({
   setPlace: (place: Place) => void;
   gameId: GameId;
 }) {
-  const { now } = useGame();
+  const team = useTeam();
+  const { unsent, lastSeq } = useStore(liveGame(team.id, gameId));
   const [isOpen, setOpen] = useState(false);
   const here = devices.filter(({ secondsAgo }) => secondsAgo < HERE_SECONDS);
   const words = isLive
@@ -52,7 +55,7 @@ export function Devices({
         </strong>
         <span role="status">
           {words}
-          {now.unsent > 0 && `, ${String(now.unsent)} to send`}
+          {unsent.size > 0 && `, ${String(unsent.size)} to send`}
         </span>
       </button>
       {isOpen && (
@@ -91,7 +94,7 @@ export function Devices({
                     {each.device === deviceId() && ', this one'}
                   </strong>
                   <span>{each.name}</span>
-                  <span className="quiet">{freshWords(each, now.lastSeq)}</span>
+                  <span className="quiet">{freshWords(each, lastSeq)}</span>
                 </li>
               ))}
             </ul>

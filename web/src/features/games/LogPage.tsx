@@ -3,6 +3,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
+import { useStore } from 'zustand';
 import { Empty, FormField, notify, useTitle } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
 import './GamePage.scss';
@@ -33,7 +34,9 @@ export function LogPage() {
 }
 
 function Log() {
-  const { name, now } = useGame();
+  const team = useTeam();
+  const { name, now, game } = useGame();
+  const unsent = useStore(liveGame(team.id, game.id), (live) => live.unsent);
   const log = useLog();
   // Who was up, for whatever was a play.
   const batters = new Map(
@@ -68,7 +71,7 @@ function Log() {
                   </span>
                   <small>
                     {PLACE_WORDS[event.place]}
-                    {event.seq === null && ', not sent yet'}
+                    {unsent.has(event.id) && ', not sent yet'}
                     {flag !== null && `. Not counted: ${flag}`}
                   </small>
                 </button>
@@ -103,12 +106,12 @@ function TypeIn() {
     }
     const live = liveGame(team.id, game.id);
     for (const [index, code] of codes.entries()) {
-      const { state, flagged } = live.getState().reading;
+      const { state, flagged } = live.getState().stands.reading;
       if (!state || !situationOf(state).open) return;
       const found = tellingOf(code, state);
       const before = flagged.length;
       if (found.ok) tell(found.telling, { quiet: true });
-      const flags = live.getState().reading.flagged;
+      const flags = live.getState().stands.reading.flagged;
       if (!found.ok || flags.length > before) {
         // What came before it is in; the rest stays to be mended.
         setText(codes.slice(index).join(' '));

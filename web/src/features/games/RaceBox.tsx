@@ -5,10 +5,10 @@ import { personLabel } from '../people/index.ts';
 import { gapOf, lanesOf, wordsOf } from '../steals/index.ts';
 import { BookLine } from './BookLine.tsx';
 import type { Desk } from './useDesk.ts';
-import { useGame } from './useGame.ts';
+import { GameOpen, useGame, type GameInHand } from './useGame.ts';
 
 /** Whether the runner goes: the word, the figure and what it needs. */
-export function VerdictLine({ desk }: { desk: Desk }) {
+export const VerdictLine = memo(function VerdictLine({ desk }: { desk: Desk }) {
   const { weBat } = useGame();
   const { race, needed, isTie } = desk;
   if (!race) {
@@ -36,18 +36,28 @@ export function VerdictLine({ desk }: { desk: Desk }) {
       </div>
     </div>
   );
-}
+});
 
 /** The race of the runner who matters, with the verdict above it. @param behind what is drawn under the verdict */
-export function RaceBox({ desk, behind }: { desk: Desk; behind: Desk }) {
-  const isOn = desk.race !== null && behind.race !== null;
+export function RaceBox({
+  desk,
+  behind,
+}: {
+  desk: Desk;
+  behind: { desk: Desk; game: GameInHand };
+}) {
+  const isOn = desk.race !== null && behind.desk.race !== null;
   return (
     <section className="race-box" aria-label="The race">
       <div className="race-head">
         <VerdictLine desk={desk} />
-        {isOn && <RaceUnder desk={behind} />}
+        {isOn && (
+          <GameOpen value={behind.game}>
+            <RaceUnder desk={behind.desk} />
+          </GameOpen>
+        )}
       </div>
-      {isOn && <RaceDrawn desk={behind} />}
+      {isOn && <RaceDrawn desk={behind.desk} />}
     </section>
   );
 }

@@ -1,20 +1,25 @@
 import { GAME_FILE_VERSION, TEAM_ONLY_KINDS, type GameFile } from '@bradyon/contract/gameFile';
-import { entryOf, type Entry } from '@bradyon/contract/games';
+import type { Entry } from '@bradyon/contract/games';
 import type { Person } from '@bradyon/core/people';
 import type { GameId, TeamId } from '@bradyon/core/units';
 import { newId, queryClient } from '../../api/index.ts';
 import type { Opponent } from '@bradyon/core/people';
 import { addOpponents, addPeople } from '../people/index.ts';
 import type { GameInHand } from './useGame.ts';
-import { entryWrite, gameWrite } from './writes.ts';
+import { entryWrite, gameWrite, keptEntries } from './writes.ts';
 import { entryWords } from './words.ts';
 import { placeWords } from './situationWords.ts';
 import { PLACE_WORDS } from './places.ts';
 
+/** What the server has of a game, in its order. */
+function numberedOf(teamId: TeamId, gameId: GameId): Entry[] {
+  return [...keptEntries(teamId, gameId).rows.values()].sort((a, b) => a.seq - b.seq);
+}
+
 /** A game as a file, without what only the own team may know. */
 export function gameFileOf(
-  { game, now, people, situation }: GameInHand,
-  team: { name: string },
+  { game, people, situation }: GameInHand,
+  team: { id: TeamId; name: string },
   opponents: readonly Opponent[],
 ): GameFile {
   const ids = new Set<string>([
@@ -23,18 +28,15 @@ export function gameFileOf(
     ...Object.values(situation.bench).flatMap((bench) => Object.keys(bench)),
   ]);
   const bare = <T extends object>({ version: _version, ...row }: T & { version?: number }) => row;
-  const entries = now.events.flatMap((event): Entry[] =>
-    event.seq === null || TEAM_ONLY_KINDS.includes(event.kind)
-      ? []
-      : [{ ...entryOf(event), seq: event.seq }],
-  );
+  const numbered = numberedOf(team.id, game.id);
+  const entries = numbered.filter(({ kind }) => !TEAM_ONLY_KINDS.includes(kind));
   const opponent = opponents.find(({ id }) => id === game.opponentId) ?? null;
   return {
     format: 'bradyon-game',
     version: GAME_FILE_VERSION,
     exportedAt: new Date().toISOString(),
     team: team.name,
-    game: { ...game, lastSeq: now.lastSeq },
+    game: { ...game, lastSeq: numbered.at(-1)?.seq ?? 0 },
     opponent: opponent && bare(opponent),
     people: people.filter(({ id }) => ids.has(id)).map((person) => bare(person) as Person),
     entries,
@@ -60,7 +62,13 @@ export function importGame(
 }
 
 /** The pitch log as rows of a table. */
-export function pitchRows({ now, name }: GameInHand): Record<string, string | number>[] {
+export function pitchRows(
+  { game, now, name }: GameInHand,
+  teamId: TeamId,
+): Record<string, string | number>[] {
+  const numbers = new Map<string, number>(
+    numberedOf(teamId, game.id).map(({ id, seq }) => [id, seq]),
+  );
   const undone = new Set<string>();
   for (const event of now.events.toReversed()) {
     if (event.kind === 'undo' && !undone.has(event.id)) undone.add(event.event);
@@ -69,7 +77,7 @@ export function pitchRows({ now, name }: GameInHand): Record<string, string | nu
     ({ id, kind }) => !undone.has(id) && !['undo', 'settle', ...TEAM_ONLY_KINDS].includes(kind),
   );
   return counted.map((event) => ({
-    Number: event.seq ?? '',
+    Number: numbers.get(event.id) ?? '',
     Time: event.at ?? '',
     From: PLACE_WORDS[event.place],
     'Place in the game': placeWords(event.slot),

@@ -12,22 +12,27 @@ import { outbox, type GrowingList } from '../../api/index.ts';
 import type { Entry } from '@bradyon/contract/games';
 import { entryWrite, keptEntries } from './writes.ts';
 
-/** A game at one moment, as this device has it: what the server numbered, and what waits here to be sent. */
-export interface GameNow {
-  /** By number, then what is not sent yet. */
+/** A game at one moment, as this device has it. */
+export interface GameStands {
+  /** In their order: what the server numbered, then what waits here to be sent. None says its number. */
   events: readonly GameEvent[];
   reading: Reading;
   /** null: not open. */
   situation: Situation | null;
+}
+
+/** ...and how far it has traveled. That something arrived changes nothing of where the game stands. */
+export interface GameNow {
+  stands: GameStands;
   /** How far the server's list is known. */
   lastSeq: number;
-  /** How many wait to be sent. */
-  unsent: number;
+  /** What waits to be sent. */
+  unsent: ReadonlySet<string>;
 }
 
 /**
- * Reads a game again and again. An entry stays the same object as long as nothing of it changes, so that
- * one more costs one more.
+ * Reads a game again and again. An entry stays the same object, whether it has its number or not, so that one more
+ * costs one more; and where the game stands stays the same as long as nothing of it changes.
  */
 export function makeGameReader(): (
   kept: ReadonlyMap<string, Entry>,
@@ -35,28 +40,30 @@ export function makeGameReader(): (
 ) => GameNow {
   const read = gameReader();
   const known = new Map<string, GameEvent>();
-  const eventFor = (entry: EntryDraft & { seq: number | null }): GameEvent => {
+  const eventFor = (entry: EntryDraft): GameEvent => {
     const before = known.get(entry.id);
-    if (before?.seq === entry.seq) return before;
-    const event = eventOf(entry);
+    if (before) return before;
+    const event = eventOf({ ...entry, seq: null });
     known.set(entry.id, event);
     return event;
   };
+  let stands: GameStands | null = null;
   return (kept, waiting) => {
     const numbered = [...kept.values()].sort((a, b) => a.seq - b.seq);
     const unsent = waiting.filter(({ id }) => !kept.has(id));
-    const events = [
-      ...numbered.map(eventFor),
-      ...unsent.map((entry) => eventFor({ ...entry, seq: null })),
-    ];
-    const reading = read(events);
-    const found = situationOf(reading.state);
+    const events = [...numbered, ...unsent].map(eventFor);
+    const isSame =
+      stands?.events.length === events.length &&
+      stands.events.every((event, index) => event === events[index]);
+    if (!stands || !isSame) {
+      const reading = read(events);
+      const found = situationOf(reading.state);
+      stands = { events, reading, situation: found.open ? found : null };
+    }
     return {
-      events,
-      reading,
-      situation: found.open ? found : null,
+      stands,
       lastSeq: numbered.at(-1)?.seq ?? 0,
-      unsent: unsent.length,
+      unsent: new Set(unsent.map(({ id }) => id)),
     };
   };
 }

@@ -19,7 +19,7 @@ import { notify } from '../../ui/index.ts';
 import { lastName, usePeople } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { deviceId } from './device.ts';
-import { liveGame, type GameNow } from './liveGame.ts';
+import { liveGame, type GameStands } from './liveGame.ts';
 import { placeOf } from './places.ts';
 import { entryWrite, gameWrite, keptEntries } from './writes.ts';
 
@@ -50,7 +50,7 @@ export function useGames(teamId: TeamId) {
 /** A game's entries, fetched by what is new of them. */
 export function useGameNow(teamId: TeamId, gameId: GameId) {
   const list = keptEntries(teamId, gameId);
-  const now = useStore(liveGame(teamId, gameId));
+  const now = useStore(liveGame(teamId, gameId), ({ stands }) => stands);
   const { data, error, failureCount, fetchStatus, refetch } = useQuery({
     queryKey: ['game-entries', teamId, gameId],
     // Only how far it has come: the entries are in the list.
@@ -93,7 +93,7 @@ export function tellGame(
   { slot, quiet = false, first = null }: HowTold = {},
 ): GameEntryId {
   const store = liveGame(teamId, gameId);
-  const { events, situation } = store.getState();
+  const { events, situation } = store.getState().stands;
   const stands = slot ?? situation?.slot ?? 'T1.1.1';
   const entryOf = (each: Telling): EntryDraft => {
     const { kind, ...told } = each;
@@ -110,7 +110,7 @@ export function tellGame(
   const entry = entryOf(telling);
   const before = first ? [entryOf(first)] : [];
   entryWrite.send(teamId, ...[...before, entry].map((each) => ({ gameId, entry: each })));
-  const flag = store.getState().reading.flagged.find(({ id }) => id === entry.id);
+  const flag = store.getState().stands.reading.flagged.find(({ id }) => id === entry.id);
   if (flag && !quiet) {
     notify(`Not counted. ${REASONS[flag.code]}`, () => {
       tellGame(teamId, gameId, { kind: 'undo', event: entry.id });
@@ -139,7 +139,7 @@ export function lastOwn(events: readonly GameEvent[], device: string): GameEvent
 /** A game as the desk has it in hand: where it stands, who is in it, and the way to tell more. */
 export interface GameInHand {
   game: Game;
-  now: GameNow;
+  now: GameStands;
   situation: Situation;
   ours: Side;
   theirs: Side;
@@ -164,7 +164,7 @@ export function useGame(): GameInHand {
 }
 
 /** What the pages of one game share; null while it is not there or not open. */
-export function useGameInHand(game: Game | undefined, now: GameNow | null): GameInHand | null {
+export function useGameInHand(game: Game | undefined, now: GameStands | null): GameInHand | null {
   const team = useTeam();
   const { people, opponents } = usePeople(team.id);
   const person = useMemo((): GameInHand['person'] => {
@@ -202,7 +202,7 @@ export function useGameInHand(game: Game | undefined, now: GameNow | null): Game
       undo,
       undoLast: () => {
         // As it stands at the tap: two that come quickly take back two.
-        const { events } = liveGame(team.id, game.id).getState();
+        const { events } = liveGame(team.id, game.id).getState().stands;
         const last = lastOwn(events, deviceId());
         if (last) undo(last.id);
         else notify('Nothing to undo on this device.');

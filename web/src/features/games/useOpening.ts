@@ -16,7 +16,7 @@ function useOpening(teamId: TeamId, gameId: GameId | null) {
       await keptEntries(teamId, gameId)
         .sync()
         .catch(() => undefined);
-      const { events, reading } = liveGame(teamId, gameId).getState();
+      const { events, reading } = liveGame(teamId, gameId).getState().stands;
       if (!reading.state) return null;
       const refused = new Set(reading.flagged.map(({ id }) => id));
       const opened = events.filter((event) => event.kind === 'opened' && !refused.has(event.id));

@@ -30,14 +30,14 @@ export function useTaps(desk: Desk, game: GameInHand): Taps {
 
   /** The call to keep before the next pitch; null: it is kept, or there is none. */
   const callToKeep = (): Telling | null => {
-    const { events, situation } = live.getState();
+    const { events, situation } = live.getState().stands;
     const open = openCall(events);
     if (open !== null && open.slot === situation?.slot) return null;
     const call = callOf(desk, game, place, gameId, team.levelChanges);
     return call && { kind: 'advice', plays: call, taken: null };
   };
   const keepResult = (): void => {
-    const { events, situation } = live.getState();
+    const { events, situation } = live.getState().stands;
     const open = openCall(events);
     if (open && situation)
       game.tell(

@@ -1,15 +1,8 @@
-import type { LeadLookRecord } from '@bradyon/contract/leads';
-import {
-  knownLead,
-  momentOf,
-  usualLookFeet,
-  type KnownLead,
-  type LeadBase,
-} from '@bradyon/core/leads';
-import type { Person } from '@bradyon/core/people';
+import { momentOf, type LeadBase } from '@bradyon/core/leads';
 import type { PersonId } from '@bradyon/core/units';
 import { useMemo } from 'react';
 import { useTeam } from '../teams/index.ts';
+import { leadsSeen } from './leadsSeen.ts';
 import { useLeadLookTally } from './writes.ts';
 
 /** How far off their runners were seen, what waits to be sent too. */
@@ -20,34 +13,7 @@ export function useLeadLooks() {
   // Whoever came in by the code of a game sees nothing of it.
   const tally = useLeadLookTally(team.id, team.role !== 'guest');
   const { rows } = tally;
-  const seen = useMemo(() => {
-    // What was seen under other rules is another lead.
-    const byPerson = new Map<PersonId, LeadLookRecord[]>();
-    for (const look of rows.filter((each) => each.moment === moment)) {
-      byPerson.set(look.personId, [...(byPerson.get(look.personId) ?? []), look]);
-    }
-    const looksAt = ({ id }: Person, base: LeadBase): LeadLookRecord[] =>
-      byPerson.get(id)?.filter((look) => look.base === base) ?? [];
-    const known = (person: Person, base: LeadBase): KnownLead | null =>
-      knownLead(
-        looksAt(person, base).map(({ feet }) => feet),
-        usualLookFeet(base, ruleset),
-      );
-    return {
-      /** What was seen of somebody, the oldest first. */
-      looksAt,
-      usualFeet: (base: LeadBase): number => usualLookFeet(base, ruleset),
-      known,
-      /**
-       * A runner as they lead off first: theirs from where they were seen. A lead of ours is what was agreed, not
-       * what was taken.
-       */
-      led: (person: Person): Person => {
-        const lead = moment === 'set' && person.opponentId !== null ? known(person, 'first') : null;
-        return lead ? { ...person, leadFeet: lead.feet } : person;
-      },
-    };
-  }, [rows, moment, ruleset]);
+  const seen = useMemo(() => leadsSeen(rows, ruleset), [rows, ruleset]);
   return {
     ...seen,
     moment,
