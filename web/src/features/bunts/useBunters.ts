@@ -2,6 +2,7 @@ import type { BuntTryRecord, GameBunt } from '@bradyon/contract/bunts';
 import { ownBunting, type BuntSkill, type BuntTry, type OwnBunting } from '@bradyon/core/bunts';
 import type { PersonId, TeamId } from '@bradyon/core/units';
 import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { request } from '../../api/index.ts';
 import { useBuntTally } from './writes.ts';
 
@@ -19,17 +20,23 @@ export function useBunters(teamId: TeamId, isAsked = true) {
     enabled: isAsked,
   });
   const inGames = games.data ?? NO_BUNTS;
-  const of = (personId: PersonId): BuntTry[] => [
-    ...practice.filter((each) => each.personId === personId),
-    ...inGames.filter((each) => each.personId === personId),
-  ];
+  // The same as long as nobody bunted: what is asked of bunts rests on it, at every tap of a game.
+  const known = useMemo(() => {
+    const of = (personId: PersonId): BuntTry[] => [
+      ...practice.filter((each) => each.personId === personId),
+      ...inGames.filter((each) => each.personId === personId),
+    ];
+    return {
+      of,
+      /** His own figures in place of the level's, as far as there are enough; null person: the level's. */
+      skill: (personId: PersonId | undefined, level: BuntSkill): OwnBunting =>
+        ownBunting(personId ? of(personId) : [], level),
+    };
+  }, [practice, inGames]);
   return {
     practice,
     inGames,
-    of,
-    /** His own figures in place of the level's, as far as there are enough; null person: the level's. */
-    skill: (personId: PersonId | undefined, level: BuntSkill): OwnBunting =>
-      ownBunting(personId ? of(personId) : [], level),
+    ...known,
     add: (personId: PersonId, bunt: BuntTry): void => {
       add({ ...bunt, personId });
     },

@@ -3,6 +3,7 @@ import { baseOut, tableOf, type Bases, type KnownBunt } from '@bradyon/core/inni
 import type { Hand, Person } from '@bradyon/core/people';
 import type { Gait } from '@bradyon/core/sprint';
 import { useQueries, useQuery } from '@tanstack/react-query';
+import { useCallback, useMemo } from 'react';
 import { averageValue, peopleOn, type Batter, type KnownByBatter } from '../innings/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { useTimes } from '../timing/index.ts';
@@ -31,43 +32,47 @@ function useAsking(): (here: BuntersHere) => AskedBunt | null {
   const team = useTeam();
   const times = useTimes(team);
   // Whoever came in by the code of a game sees no records of players.
-  const bunters = useBunters(team.id, team.role !== 'guest');
+  const { skill } = useBunters(team.id, team.role !== 'guest');
   const { surface } = useSurface();
-  // Where to put it hardly depends on inning and score: by runs it is asked once for many.
-  const values = tableOf(averageValue(team));
-  const figures = buntFigures(team);
-  const { ruleset } = team;
-  const gaitOf = (person: Person): Gait => {
-    const { topSpeed, accelerationSeconds } = times.runner(person).fit;
-    return { topSpeed, accelerationSeconds };
-  };
-  return ({ bases, outs, batter, on, pitcherThrows }) => {
-    if (!ruleset.buntAllowed || times.isLoading || !batter || outs >= 2 || bases === 0) return null;
-    const runners: AskedBunt['runners'] = {};
-    for (const base of [1, 2, 3] as const) {
-      if (!(bases & (1 << (base - 1)))) continue;
-      const person = on[base];
-      if (!person) return null;
-      runners[base] = gaitOf(person);
-    }
-    const play = bases & 4 ? 'suicide' : 'sacrifice';
-    return {
-      play,
-      bases,
-      outs: outs as 0 | 1,
-      strikes: 0,
-      ruleset,
-      figures,
-      surface,
-      alignment: alignmentOf(bases & 1 && !(bases & 2) ? 'holding' : 'in', ruleset),
-      pitcherThrows,
-      batter: gaitOf(batter),
-      runners,
-      skill: bunters.skill(batter.id, skillOf(figures, play)).skill,
-      breakSeconds: ruleset.leadRule === 'open' ? -0.1 : figures.releaseSeconds,
-      values,
-    };
-  };
+  return useCallback(
+    ({ bases, outs, batter, on, pitcherThrows }) => {
+      const { ruleset } = team;
+      if (!ruleset.buntAllowed || times.isLoading || !batter || outs >= 2 || bases === 0) {
+        return null;
+      }
+      const figures = buntFigures(team);
+      const gaitOf = (person: Person): Gait => {
+        const { topSpeed, accelerationSeconds } = times.runner(person).fit;
+        return { topSpeed, accelerationSeconds };
+      };
+      const runners: AskedBunt['runners'] = {};
+      for (const base of [1, 2, 3] as const) {
+        if (!(bases & (1 << (base - 1)))) continue;
+        const person = on[base];
+        if (!person) return null;
+        runners[base] = gaitOf(person);
+      }
+      const play = bases & 4 ? 'suicide' : 'sacrifice';
+      return {
+        play,
+        bases,
+        outs: outs as 0 | 1,
+        strikes: 0,
+        ruleset,
+        figures,
+        surface,
+        alignment: alignmentOf(bases & 1 && !(bases & 2) ? 'holding' : 'in', ruleset),
+        pitcherThrows,
+        batter: gaitOf(batter),
+        runners,
+        skill: skill(batter.id, skillOf(figures, play)).skill,
+        breakSeconds: ruleset.leadRule === 'open' ? -0.1 : figures.releaseSeconds,
+        // Where to put it hardly depends on inning and score: by runs it is asked once for many.
+        values: tableOf(averageValue(team)),
+      };
+    },
+    [team, times, skill, surface],
+  );
 }
 
 /** The query for one list of questions: nothing to do where none is asked. */
@@ -85,8 +90,14 @@ function outcomesOf(asked: (AskedBunt | null)[]) {
  * worked out, or where somebody is not known, or nobody may bunt.
  */
 export function useKnownBunt(here: BuntersHere): KnownBunt {
-  const asked = useAsking()(here);
-  const { data } = useQuery(outcomesOf([asked]));
+  const ask = useAsking();
+  const { bases, outs, batter, on, pitcherThrows } = here;
+  const asked = useMemo(
+    () => ask({ bases, outs, batter, on, pitcherThrows }),
+    [ask, bases, outs, batter, on, pitcherThrows],
+  );
+  const query = useMemo(() => outcomesOf([asked]), [asked]);
+  const { data } = useQuery(query);
   return (asked && data?.[0]) ?? NOTHING;
 }
 

@@ -170,21 +170,20 @@ export function useDesk(game: GameInHand): Desk {
   const rates = batter
     ? (odds[weBat ? 'ours' : 'theirs'].find(({ person }) => person.id === batter.id) ?? null)
     : null;
+  const on = useMemo(() => {
+    const named = (base: 1 | 2 | 3): Partial<Record<1 | 2 | 3, Person>> => {
+      const runner = person(onBase?.[base]);
+      return runner ? { [base]: runner } : {};
+    };
+    return { ...named(1), ...named(2), ...named(3) };
+  }, [onBase, person]);
   const known = useKnownBunt({
     bases,
     outs,
     batter: weBat ? batter : null,
-    on: {
-      ...named(1, situation.bases.first),
-      ...named(2, situation.bases.second),
-      ...named(3, situation.bases.third),
-    },
+    on,
     pitcherThrows: pitcher.throws,
   });
-  function named(base: 1 | 2 | 3, id: PersonId | null): Partial<Record<1 | 2 | 3, Person>> {
-    const runner = isOver ? null : person(id);
-    return runner ? { [base]: runner } : {};
-  }
   const { level } = odds.game;
   const spotHere = {
     bases,

@@ -21,7 +21,7 @@ export function usePlaying(teamId: TeamId): {
   const { people, opponents } = usePeople(teamId);
   return {
     playing: picked,
-    onField: resolvePlaying(picked, people, opponents),
+    onField: useMemo(() => resolvePlaying(picked, people, opponents), [picked, people, opponents]),
     pick: (change) => {
       usePicked.setState(({ byTeam }) => ({
         byTeam: { ...byTeam, [teamId]: { ...NOBODY_PICKED, ...byTeam[teamId], ...change } },
