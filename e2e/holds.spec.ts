@@ -199,7 +199,10 @@ test('while they bat the desk says what holds their runner, draws the next hold,
   const safe = page.locator('.race-first strong').first();
   const before = await safe.innerText();
   const looks = hold.getByRole('group', { name: /^Lead off first, / });
-  await looks.getByRole('button', { name: /^Lead off first: / }).nth(6).click();
+  await looks
+    .getByRole('button', { name: /^Lead off first: / })
+    .nth(6)
+    .click();
   await expect(looks).toContainText('1 seen');
   await expect(safe).not.toHaveText(before);
 
