@@ -28,7 +28,7 @@ export interface TallyOfTeam<Row extends TallyRow> {
 
 /**
  * Taps that are added and never changed, kept on the device and sent when there is a network: bunts of practice,
- * looks at outfielders, repetitions of a drill.
+ * looks at outfielders and at leads, repetitions of a drill.
  * @param name of its writes @param path below the team @param words what a waiting one is called, or its undoing
  */
 export function defineTally<Row extends TallyRow>({
