@@ -105,18 +105,30 @@ test('where nobody leads off: the windup is drilled, the catcher throws behind, 
   await expect(page.getByText(/^They (go|stay): \d+\+?% safe/)).toBeVisible();
   const rooms = page.getByRole('navigation', { name: 'Hold' });
   await expect(rooms.getByRole('link')).toHaveText(['Hold', 'Board', 'Hold card']);
-  await expect(page.getByText(/after the release, early on \d+\+?% of pitches/)).toBeVisible();
+  await expect(
+    page.getByText(/(after|before) the release, early on \d+\+?% of pitches/),
+  ).toBeVisible();
 
   await page.getByRole('button', { name: 'Windup drill' }).click();
-  for (let windUp = 1; windUp <= 4; windUp += 1) {
-    await page.getByRole('button', { name: 'First move', exact: true }).click();
-    await page.getByRole('button', { name: 'Release', exact: true }).click();
-    await expect(page.getByText(new RegExp(`^Windup ${String(windUp)}: `))).toBeVisible();
+  // Tapped in the page: how long a windup lasted must not depend on how busy the machine is.
+  const windUp = (ms: number): Promise<void> =>
+    page.locator('.hold-tap').evaluate(async (button: HTMLElement, lasts) => {
+      button.click();
+      await new Promise((done) => setTimeout(done, lasts));
+      button.click();
+    }, ms);
+  await windUp(4200);
+  await expect(page.getByText(/^Not counted: over 4\.00\ss\. Tap both again\.$/)).toBeVisible();
+  for (let nth = 1; nth <= 4; nth += 1) {
+    await windUp(100);
+    await expect(page.getByText(new RegExp(`^Windup ${String(nth)}: `))).toBeVisible();
   }
-  await expect(page.getByText(/^Even within \.\d\d\ss\. 4 timed\.$/)).toBeVisible();
-  await expect(page.getByText(/can leave \.\d\d\ss after the release: \d+\+?% safe/)).toBeVisible();
+  await expect(page.getByText(/^Even within \d*\.\d\d\ss\. 4 timed\.$/)).toBeVisible();
+  await expect(
+    page.getByText(/can leave \d*\.\d\d\ss after the release: \d+\+?% safe/),
+  ).toBeVisible();
 
-  // Seen far off when the ball is caught, a throw behind pays; undone, it does not.
+  // Seen far off when the ball is caught, a throw behind pays.
   const looks = page.getByRole('group', { name: /^Off first at the mitt/ });
   const behind = page.getByText(/^(Throw|Not worth it): out \d+\+?% of the time\.$/);
   await expect(behind).toContainText('Not worth it');

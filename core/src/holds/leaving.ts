@@ -35,7 +35,7 @@ export function windUpOf(seconds: readonly number[]): WindUp | null {
 
 /**
  * How soon after they may a runner can leave on this wind-up without being early oftener than one time in twenty:
- * what is uneven in it adds to what is uneven in the runner.
+ * what is uneven in it adds to what is uneven in the runner. Seconds, never below 0.
  * @param leave the runner's next leave-time on usual pitchers @param windUpSpread of one wind-up from another, seconds
  */
 export function leaveAimOn(leave: DoubtfulSpread, windUpSpread: number): number {
@@ -52,7 +52,7 @@ export function leavesEarly(leave: DoubtfulSpread): number {
 /** The catcher's throw to first behind a runner who went off with the pitch. */
 export interface Behind {
   level: Level;
-  /** How far off they are as the ball is in the mitt. */
+  /** How far off they are as the ball is in the mitt, bag edge to hips. Feet. */
   feet: number;
   /** How much later than the level's this catcher throws to second; negative: quicker. Seconds. */
   catcherLaterSeconds: number;
@@ -72,7 +72,7 @@ const DRIFTING_SPEED = 3;
 /** A throw to first is shorter: of what a catcher differs by at second, so much is left. Judgement. */
 const TO_FIRST_SHARE = 0.7;
 
-/** Whether to throw behind them. Somebody has to be at the bag. @param stakes what an out and a base are worth */
+/** Whether to throw behind them. Somebody has to be at the bag. @param stakes what a base and an out are worth, runs */
 export function throwBehind(
   { level, feet, catcherLaterSeconds, own }: Behind,
   { gain, cost }: Stakes,

@@ -14,7 +14,7 @@ export type LeadMoment = (typeof LEAD_MOMENTS)[number];
 export interface LeadLook {
   base: LeadBase;
   moment: LeadMoment;
-  /** Bag edge to the runner's hips. */
+  /** Bag edge to the runner's hips. Feet. */
   feet: number;
 }
 

@@ -36,6 +36,7 @@ export function Rhythm({ hold, found }: { hold: Hold; found: Holding }) {
           name="Hold"
           marks={['Set', 'First move']}
           hint="Tap when the pitcher is set, and again at the first move."
+          longestSeconds={LONGEST_HOLD_SECONDS}
           taken={tapped}
           onTaken={setTapped}
         />
@@ -100,3 +101,4 @@ function guessText(
 }
 
 const WINDOW_HALF = 0.125;
+const LONGEST_HOLD_SECONDS = 15;

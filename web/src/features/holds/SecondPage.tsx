@@ -48,7 +48,6 @@ const HIPS_TEXT: Record<Hips, string> = { inside: 'Inside', even: 'Even', outsid
 const CUE_TEXT: Record<Cue, string> = { coach: 'Coach calls it', turn: 'Sees the turn' };
 const DEPTHS = ['3', '8', '15'] as const;
 const [SHORTEST, LONGEST] = [8, 25];
-const USUAL_FEET = 15;
 const SECOND_BASEMAN_FEET = 25;
 
 /** Who starts it, and what the pitcher does when it does not come off. */
@@ -77,7 +76,7 @@ function Picks({ hold }: { hold: Hold }) {
   const leadFeet =
     tried?.runnerId === names.runner.id
       ? tried.feet
-      : halfFeet(seen?.feet ?? USUAL_FEET, SHORTEST, LONGEST);
+      : halfFeet(seen?.feet ?? leads.looks.usualFeet('second'), SHORTEST, LONGEST);
   const [hips, setHips] = useState<Hips>('even');
   const [depth, setDepth] = useState<(typeof DEPTHS)[number]>('8');
   const [cue, setCue] = useState<Cue>('turn');

@@ -2,25 +2,26 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { seconds, TapButton, useKeys } from '../../ui/index.ts';
 
-/** Longer is none of them. */
-const LONGEST_SECONDS = 15;
-
 /** A drill: one tap where it begins, one where it ends, again and again. @param name of one of them */
 export function TwoTaps({
   name,
   marks: [from, to],
   hint,
+  longestSeconds,
   taken,
   onTaken,
 }: {
   name: string;
   marks: readonly [from: string, to: string];
   hint: string;
+  /** A tap was forgotten where it would have lasted longer. */
+  longestSeconds: number;
   /** Seconds, the last one last. */
   taken: readonly number[];
   onTaken: (taken: number[]) => void;
 }) {
   const [fromMs, setFromMs] = useState<number | null>(null);
+  const [wasTooLong, setTooLong] = useState(false);
   const tap = (atMs: number): void => {
     if (fromMs === null) {
       setFromMs(atMs);
@@ -28,7 +29,8 @@ export function TwoTaps({
     }
     const lasted = (atMs - fromMs) / 1000;
     setFromMs(null);
-    if (lasted <= LONGEST_SECONDS) onTaken([...taken, lasted]);
+    setTooLong(lasted > longestSeconds);
+    if (lasted <= longestSeconds) onTaken([...taken, lasted]);
   };
   useKeys({ Space: tap });
   return (
@@ -37,9 +39,11 @@ export function TwoTaps({
         {fromMs === null ? from : to}
       </TapButton>
       <p role="status">
-        {taken.length === 0
-          ? hint
-          : `${name} ${String(taken.length)}: ${seconds(taken.at(-1) ?? 0)}.`}
+        {wasTooLong
+          ? `Not counted: over ${seconds(longestSeconds)}. Tap both again.`
+          : taken.length === 0
+            ? hint
+            : `${name} ${String(taken.length)}: ${seconds(taken.at(-1) ?? 0)}.`}
       </p>
       {taken.length > 0 && (
         <Button

@@ -12,6 +12,9 @@ import { percent, seconds, SpreadDots } from '../../ui/index.ts';
 import { TwoTaps } from './TwoTaps.tsx';
 import type { Hold } from './useHold.ts';
 
+/** No windup lasts longer, pitch included where the pitch has to reach the batter. */
+const LONGEST_SECONDS = 4;
+
 /** How evenly our pitcher winds up, and what that gives a runner who leaves on it. Tapped here, as a drill. */
 export function WindUp({ hold, found }: { hold: Hold; found: Holding }) {
   const { leads, names, team } = hold;
@@ -21,6 +24,7 @@ export function WindUp({ hold, found }: { hold: Hold; found: Holding }) {
   const windUp = windUpOf(taken);
   const atRelease = team.ruleset.leadRule === 'atRelease';
   const after = atRelease ? 'after the release' : 'after the pitch reaches the batter';
+  const before = atRelease ? 'before the release' : 'before the pitch reaches the batter';
   const leave = leads.leaveOf(names.runner);
   const early = leave ? leavesEarly(spreadOf(leave)) : 0;
   return (
@@ -29,8 +33,8 @@ export function WindUp({ hold, found }: { hold: Hold; found: Holding }) {
       {leave && (
         <p>
           {leave.basis === 'timed' ? 'They leave' : 'Not timed: runners of the level leave'}{' '}
-          {seconds(leave.meanSeconds)} {after}, early on {percent(early)} of pitches. Early is an
-          out: watch the bag.
+          {seconds(Math.abs(leave.meanSeconds))} {leave.meanSeconds < 0 ? before : after}, early on{' '}
+          {percent(early)} of pitches. Early is an out: watch the bag.
         </p>
       )}
       {isOn && (
@@ -38,6 +42,7 @@ export function WindUp({ hold, found }: { hold: Hold; found: Holding }) {
           name="Windup"
           marks={['First move', atRelease ? 'Release' : 'At the plate']}
           hint={`Tap at the first move, and again ${atRelease ? 'at the release' : 'as the pitch reaches the plate'}.`}
+          longestSeconds={LONGEST_SECONDS}
           taken={taken}
           onTaken={(next) => {
             setDrill({ pitcherId: names.pitcher.id, taken: next });
