@@ -139,10 +139,14 @@ test.describe('from a cold start without network', () => {
     await cold.reload();
     await stands(cold, /count 1 and 2/);
     await context.setOffline(false);
+    await expect
+      .poll(async () => {
+        const answer = await context.request.get(`/api${coach.gamePath()}/entries?since=0`);
+        const { entries } = (await answer.json()) as { entries: { kind: string }[] };
+        return entries.filter(({ kind }) => kind === 'pitch').length;
+      })
+      .toBe(3);
     await expect(cold.locator('.devices-line')).not.toContainText('to send');
-    const answer = await context.request.get(`/api${coach.gamePath()}/entries?since=0`);
-    const { entries } = (await answer.json()) as { entries: { kind: string }[] };
-    expect(entries.filter(({ kind }) => kind === 'pitch')).toHaveLength(3);
   });
 });
 
@@ -315,8 +319,14 @@ test('a call is kept as it was known before the pitch, with what came of it', as
   await page.keyboard.press('g');
   await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
   await stands(page, /Runner on second/);
-  await expect(saved(page)).toBeVisible();
-  const entries = (await coach.entries()) as Entry[];
+  let entries: Entry[] = [];
+  // What came of it is told when the tap has been answered.
+  await expect
+    .poll(async () => {
+      entries = (await coach.entries()) as Entry[];
+      return entries.some(({ told }) => 'taken' in told && told['taken'] !== null);
+    })
+    .toBe(true);
   const advice = entries.filter(({ kind }) => kind === 'advice');
   const call = advice.find(({ told }) => told['plays'] !== null);
   const result = advice.find(
@@ -332,6 +342,33 @@ test('a call is kept as it was known before the pitch, with what came of it', as
   // Before the pitch it is about, in the order in which they came.
   const pitch = entries.find(({ kind, told }) => kind === 'pitch' && told['going'] !== undefined);
   expect(call?.seq).toBeLessThan(pitch?.seq ?? 0);
+});
+
+test('what came of a call is told before an undo that follows at once, and also where the page is left', async ({
+  page,
+}) => {
+  const coach = new GameDay(page);
+  await coach.makeRosters();
+  await coach.openGame();
+  await typeIn(page, coach.gamePath(), '1/CF');
+  await page.goto(coach.gamePath());
+  await expect(page.getByText(/safe, needs/)).toBeVisible();
+  const told = async (): Promise<string[]> =>
+    ((await coach.entries()) as Entry[])
+      .slice(-4)
+      .map(({ kind, told: { taken } }) => (taken ? 'result' : kind));
+  // Both in one breath, before anything is due.
+  await page.evaluate(() => {
+    for (const key of ['b', 'z'])
+      dispatchEvent(new KeyboardEvent('keydown', { key, code: `Key${key.toUpperCase()}` }));
+  });
+  await expect.poll(told).toEqual(['advice', 'pitch', 'result', 'undo']);
+  await page.evaluate(() => {
+    dispatchEvent(new KeyboardEvent('keydown', { key: 'b', code: 'KeyB' }));
+    location.reload();
+  });
+  await stands(page, /count 1 and 0/);
+  await expect.poll(told).toEqual(['undo', 'advice', 'pitch', 'result']);
 });
 
 for (const colorScheme of ['light', 'dark'] as const) {

@@ -5,6 +5,7 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
+import { stripVTControlCharacters } from 'node:util';
 import { checkNode, ensurePackages } from './install.mjs';
 import { checkLicences } from './licences.mjs';
 import { run, say } from './say.mjs';
@@ -57,16 +58,20 @@ await run(async () => {
   mkdirSync(results, { recursive: true });
 
   const tally = { passed: 0, failed: 0 };
-  const add = ({ passed, failed }) => {
+  const wrong = [];
+  const add = ({ passed, failed }, ...names) => {
     tally.passed += passed;
     tally.failed += failed;
+    wrong.push(...names);
   };
+  const one = (name, ok) =>
+    ok ? add({ passed: 1, failed: 0 }) : add({ passed: 0, failed: 1 }, name);
   // The linter takes as long as the rest together, so it has a lane of its own.
   const check = async ([name, args]) => {
     const { ok, output } = await npxBeside(args);
     process.stdout.write(output);
     say(`${name}: ${ok ? 'passed' : 'FAILED'}`);
-    add(ok ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 });
+    one(name, ok);
   };
   const others = async () => {
     for (const each of OTHER_CHECKS) await check(each);
@@ -74,7 +79,7 @@ await run(async () => {
   await Promise.all([check(LINT), others()]);
   const licences = checkLicences();
   say(`licences: ${licences.length === 0 ? 'passed' : `FAILED: ${licences.join(', ')}`}`);
-  add(licences.length === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 });
+  one('licences', licences.length === 0);
   const unitReport = path.join(results, 'unit.json');
   await npx([
     'vitest',
@@ -83,10 +88,14 @@ await run(async () => {
     '--reporter=json',
     `--outputFile.json=${unitReport}`,
   ]);
-  add(countUnit(reportIn(unitReport)));
+  const unit = reportIn(unitReport);
+  add(countUnit(unit), ...wrongUnit(unit));
   await npx(['playwright', 'test', '--config', 'e2e/playwright.config.ts']);
-  add(countE2e(reportIn(path.join(results, 'e2e.json'))));
+  const e2e = reportIn(path.join(results, 'e2e.json'));
+  add(countE2e(e2e), ...wrongE2e(e2e));
 
+  // Whoever sees only the end of a long run sees what to look for.
+  for (const name of wrong) say(`FAILED: ${name}`);
   process.stdout.write(`${tally.passed} passed, ${tally.failed} failed\n`);
   process.exitCode = tally.failed === 0 ? 0 : 1;
 });
@@ -137,4 +146,37 @@ function countE2e(report) {
   if (!report) return { passed: 0, failed: 1 };
   const { expected, unexpected, flaky, skipped } = report.stats;
   return { passed: expected, failed: unexpected + flaky + skipped + report.errors.length };
+}
+
+const FIRST_LINES = 8;
+
+function firstLines(text = '') {
+  return stripVTControlCharacters(text).split('\n').slice(0, FIRST_LINES).join('\n');
+}
+
+/** What failed among the unit tests, each with what it said first. */
+function wrongUnit(report) {
+  if (!report) return ['unit tests: no report'];
+  return report.testResults.flatMap(({ name, status, message, assertionResults }) => {
+    const file = path.relative(root, name);
+    if (status === 'failed' && assertionResults.length === 0) return [`${file}: ${message}`];
+    return assertionResults
+      .filter((test) => test.status !== 'passed')
+      .map((test) => `${file}: ${test.fullName}\n${firstLines(test.failureMessages?.[0])}`);
+  });
+}
+
+/** The same of the stories in the browser. */
+function wrongE2e(report) {
+  if (!report) return ['stories in the browser: no report'];
+  const inSuite = (suite) => [
+    ...(suite.suites ?? []).flatMap(inSuite),
+    ...(suite.specs ?? [])
+      .filter(({ tests }) => tests.some(({ status }) => status !== 'expected'))
+      .map(({ file, title, tests }) => {
+        const said = tests.flatMap(({ results }) => results).find(({ error }) => error);
+        return `${file}: ${title}\n${firstLines(said?.error.message)}`;
+      }),
+  ];
+  return [...report.suites.flatMap(inSuite), ...report.errors.map(({ message }) => message)];
 }

@@ -19,10 +19,20 @@ interface Ends {
   inPlay: number;
 }
 
+/** What each count has come to: there are twelve, and every pitch of a game asks for them. */
+const known = new Map<number, Ends>();
+
 /** How a turn ends from a count, pitch by pitch, with a typical pitcher and batter. */
 function endsFrom(balls: number, strikes: number): Ends {
   if (balls >= 4) return { walk: 1, strikeout: 0, inPlay: 0 };
   if (strikes >= 3) return { walk: 0, strikeout: 1, inPlay: 0 };
+  const count = 3 * balls + strikes;
+  const ends = known.get(count) ?? endsByPitch(balls, strikes);
+  known.set(count, ends);
+  return ends;
+}
+
+function endsByPitch(balls: number, strikes: number): Ends {
   const { ball, strike, foul, inPlay } = PITCH;
   const ways: [number, Ends][] = [
     [ball, endsFrom(balls + 1, strikes)],

@@ -334,17 +334,54 @@ describe('any list of entries', () => {
     );
   });
 
+  /** Read on, entry by entry, it is at each of them what it is read whole. */
+  const growsAlike = (events: readonly GameEvent[]): void => {
+    const read = gameReader();
+    for (let count = 1; count <= events.length; count += 1) {
+      const known = events.slice(0, count);
+      const [grown, atOnce] = [read(known), readGame(known)];
+      expect(situationOf(grown.state)).toEqual(situationOf(atOnce.state));
+      expect(grown.flagged).toEqual(atOnce.flagged);
+      expect(grown.conflicts).toEqual(atOnce.conflicts);
+    }
+  };
+
   it('reads the same as it grows, entry by entry, as it does whole', () => {
+    fc.assert(fc.property(games, growsAlike), { numRuns: 60 });
+  });
+
+  it('reads so too where much is undone, settled, told twice and out of its sequence', () => {
+    const LONGEST = 14;
+    const before = fc.integer({ min: 1, max: 6 });
+    const afterthought = fc.record({ kind: fc.constantFrom('undo', 'undo', 'settle'), before });
+    const drafts = fc.array(fc.oneof({ weight: 3, arbitrary: pitch }, afterthought), {
+      minLength: 3,
+      maxLength: LONGEST,
+    });
+    const where = fc.array(fc.integer({ min: 0, max: 3 }), {
+      minLength: LONGEST,
+      maxLength: LONGEST,
+    });
+    const slips = fc.array(
+      fc.record({ at: fc.nat(LONGEST), what: fc.constantFrom('id', 'seq'), before }),
+      { maxLength: 2 },
+    );
+    const idBefore = (index: number, back: number): string =>
+      index < back ? 'opened' : `e${String(index - back)}`;
     fc.assert(
-      fc.property(games, (events) => {
-        const read = gameReader();
-        for (let count = 1; count <= events.length; count += 1) read(events.slice(0, count));
-        const [grown, atOnce] = [read(events), readGame(events)];
-        expect(situationOf(grown.state)).toEqual(situationOf(atOnce.state));
-        expect(grown.flagged).toEqual(atOnce.flagged);
-        expect(grown.conflicts).toEqual(atOnce.conflicts);
+      fc.property(drafts, where, slips, (some, places, slipped) => {
+        const pointed = some.map((draft, index) =>
+          'before' in draft ? { ...draft, event: idBefore(index, draft.before) } : draft,
+        );
+        const events = told('fullSizeSeven', pointed, places);
+        for (const { at, what, before: back } of slipped) {
+          const event = events[1 + at];
+          if (what === 'id' && event) event.id = idBefore(at, back);
+          if (what === 'seq' && event) event.seq = Math.max(2, 2 + at - back);
+        }
+        growsAlike(events);
       }),
-      { numRuns: 60 },
+      { numRuns: 600 },
     );
   });
 });

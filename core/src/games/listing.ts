@@ -154,6 +154,24 @@ export function isPlain(
 
 const ALWAYS_ANEW: ReadonlySet<string> = new Set(['opened', 'undo', 'settle']);
 
+/** Whether an undo, new and last of all, does nothing but hide what it names: nothing is settled that it could take along. */
+export function isPlainUndo(
+  event: Extract<GameEvent, { kind: 'undo' }>,
+  { byId, lastSeq, settles }: Prepared,
+): boolean {
+  return (
+    !byId.has(event.id) &&
+    settles.length === 0 &&
+    (event.seq ?? Number.POSITIVE_INFINITY) >= lastSeq
+  );
+}
+
+/** Takes an undo in behind all others. */
+export function hide(prepared: Prepared, event: GameEvent): void {
+  prepared.byId.set(event.id, { event, rank: prepared.byId.size });
+  prepared.lastSeq = event.seq ?? Number.POSITIVE_INFINITY;
+}
+
 /** Takes an entry in behind all others. */
 export function addTo(prepared: Prepared, event: GameEvent): Telling {
   const rank = prepared.byId.size;

@@ -1,5 +1,13 @@
 import type { GameEvent } from './events.ts';
-import { addTo, isPlain, prepare, type Flagged, type Ranked } from './listing.ts';
+import {
+  addTo,
+  hide,
+  isPlain,
+  isPlainUndo,
+  prepare,
+  type Flagged,
+  type Ranked,
+} from './listing.ts';
 import { apply, applyPlay, lastTurnWasWrong, outForOrder, renumber } from './law.ts';
 import { startsHalf } from './correction.ts';
 import { comparePlaces, type Slot } from './slot.ts';
@@ -74,25 +82,48 @@ export function gameReader(): (events: readonly GameEvent[]) => Reading {
     const more = isLonger ? events.slice(known.length) : [];
     if (isLonger) known.push(...more);
     else known = [...events];
-    const isReadOn = more.every((event) => {
-      if (!isPlain(event, prepared, steps.at(-1)?.thing.slot)) return false;
-      const telling = addTo(prepared, event);
-      // Whatever stands at the same place may be the same thing, or come after it.
-      const from = steps.findLastIndex(
-        ({ thing: { kind, slot } }) => kind === 'opened' || comparePlaces(slot, telling.slot) < 0,
-      );
-      const here = steps.slice(from + 1).flatMap(({ thing }) => thing.tellings);
-      readFrom(
-        from + 1,
-        [...here, telling].toSorted((a, b) => a.rank - b.rank),
-      );
-      return true;
-    });
+    const isReadOn = more.every((event) => readOn(event) || takeBack(event));
     if (isLonger && isReadOn) return reading;
     prepared = prepare(events);
     readFrom(0, prepared.tellings);
     return reading;
   };
+
+  /** Reads one more behind all others. @returns whether it could */
+  function readOn(event: GameEvent): boolean {
+    if (!isPlain(event, prepared, steps.at(-1)?.thing.slot)) return false;
+    const telling = addTo(prepared, event);
+    readAgain(telling.slot, (here) => [...here, telling]);
+    return true;
+  }
+
+  /** Takes back what was told before, as an undo says: only what comes after it is read again. @returns whether it could */
+  function takeBack(event: GameEvent): boolean {
+    if (event.kind !== 'undo' || !isPlainUndo(event, prepared)) return false;
+    // An undo of an undo brings others back: neither it nor the opening is found here.
+    const target = steps
+      .filter(({ thing }) => thing.kind !== 'opened')
+      .flatMap(({ thing }) => thing.tellings)
+      .find((telling) => telling.event.id === event.event);
+    if (!target) return false;
+    hide(prepared, event);
+    readAgain(target.slot, (here) =>
+      here.map((telling) => (telling === target ? { ...telling, isHidden: true } : telling)),
+    );
+    return true;
+  }
+
+  /** Whatever stands at the same place may be the same thing, or come after it. */
+  function readAgain(slot: Slot, change: (here: Telling[]) => Telling[]): void {
+    const from = steps.findLastIndex(
+      ({ thing }) => thing.kind === 'opened' || comparePlaces(thing.slot, slot) < 0,
+    );
+    const here = steps.slice(from + 1).flatMap(({ thing }) => thing.tellings);
+    readFrom(
+      from + 1,
+      change(here).toSorted((a, b) => a.rank - b.rank),
+    );
+  }
 
   /** Puts these in the place of all steps from an index on; of those, the ones that stay the same are not read again. */
   function readFrom(from: number, tellings: readonly Telling[]): void {
@@ -103,7 +134,8 @@ export function gameReader(): (events: readonly GameEvent[]) => Reading {
     steps = steps.slice(0, from + kept);
     for (const thing of things.slice(kept)) steps.push(stepFrom(steps, thing));
     const last = steps.at(-1);
-    const isOneMore = kept === before.length && things.length === kept + 1;
+    // Of a list read anew what was flagged before is not known to stand.
+    const isOneMore = from > 0 && kept === before.length && things.length === kept + 1;
     reading =
       isOneMore && last
         ? withStep(reading, last, steps, prepared.flagged)

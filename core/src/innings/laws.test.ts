@@ -114,6 +114,23 @@ describe('whatever the rates', () => {
     }
   });
 
+  it('what a play is worth is the same whatever was asked before', () => {
+    const nine = sideOf(
+      Array.from({ length: 9 }, (_, spot) => (spot % 2 === 0 ? PLAY_LEVELS.hs : PLAY_LEVELS.pro)),
+    );
+    const book = winBook(nine, nine, plainRules(7));
+    const standing = { inning: 6, half: 'top', homeLead: 1, awaySpot: 7 } as const;
+    const asked = byWin(book, standing, 9);
+    const outs = fc.integer({ min: 0, max: 3 });
+    const runs = fc.integer({ min: 0, max: 6 });
+    fc.assert(
+      fc.property(anyBases, outs, runs, fc.integer({ min: 0, max: 12 }), (...play) => {
+        expect(asked(...play)).toBe(byWin(book, standing, 9)(...play));
+      }),
+      { numRuns: 2000 },
+    );
+  });
+
   it('more of his hits in the same times up never make him worth less', () => {
     fc.assert(
       fc.property(anyLevel, fc.integer({ min: 0, max: 30 }), (level, hits) => {

@@ -24,6 +24,15 @@ export function byRuns(expectancies: readonly (readonly number[])[], spot = 0): 
   };
 }
 
+/** No single play scores more. */
+const MOST_RUNS = 4;
+const RUN_CELLS = MOST_RUNS + 1;
+const CELLS = 4 * 8 * RUN_CELLS * 2;
+
+function cellOf(bases: Bases, outs: number, runs: number, done: number): number {
+  return ((Math.min(3, outs) * 8 + bases) * RUN_CELLS + Math.min(MOST_RUNS, runs)) * 2 + done;
+}
+
 /**
  * In the chance that the team at bat wins.
  * @param standing the situation; its state is not asked
@@ -32,8 +41,8 @@ export function byRuns(expectancies: readonly (readonly number[])[], spot = 0): 
 export function byWin(book: WinBook, standing: Omit<Standing, 'state'>, spots = 1): Value {
   const { half, homeLead, homeSpot = 0, awaySpot = 0, runsThisHalf = 0 } = standing;
   const ours = half === 'bottom';
-  return (bases, outs, runs, done = 0) => {
-    const spot = ((ours ? homeSpot : awaySpot) + done) % spots;
+  const worth = (bases: Bases, outs: number, runs: number, on: number): number => {
+    const spot = ((ours ? homeSpot : awaySpot) + on) % spots;
     const now = {
       ...standing,
       homeLead: ours ? homeLead + runs : homeLead - runs,
@@ -46,17 +55,20 @@ export function byWin(book: WinBook, standing: Omit<Standing, 'state'>, spots = 
     const home = over ? book.afterHalf(now) : book.at({ ...now, state: baseOut(bases, outs) });
     return ours ? home : 1 - home;
   };
+  // Every play asks for the same few, pitch after pitch.
+  const known = new Map<number, number>();
+  return (bases, outs, runs, done = 0) => {
+    const on = done % spots;
+    const key = on * CELLS + cellOf(bases, outs, runs, 0);
+    if (runs > MOST_RUNS) return worth(bases, outs, runs, on);
+    const found = known.get(key) ?? worth(bases, outs, runs, on);
+    known.set(key, found);
+    return found;
+  };
 }
 
 /** A value as plain numbers, to hand to another thread: by outs 0..3, bases, runs 0..4 and whether the batter is done. */
 export type ValueTable = number[];
-
-const MOST_RUNS = 4;
-const RUN_CELLS = MOST_RUNS + 1;
-
-function cellOf(bases: Bases, outs: number, runs: number, done: number): number {
-  return ((Math.min(3, outs) * 8 + bases) * RUN_CELLS + Math.min(MOST_RUNS, runs)) * 2 + done;
-}
 
 /** Everything that one play can make of a situation. */
 export function tableOf(value: Value): ValueTable {

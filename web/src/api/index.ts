@@ -4,7 +4,7 @@ export { growingList, type GrowingList } from './growing.ts';
 export { newId } from './ids.ts';
 export type { Answer, Entry } from './outbox.ts';
 export { LONGEST_WORK_MS, RefusedError, request } from './request.ts';
-export { beginSession, endSession, lastAccount, session } from './session.ts';
+export { beginSession, currentAccount, endSession, lastAccount, session } from './session.ts';
 export { currentOf } from './stale.ts';
 export { defineTally } from './tally.ts';
 export { hearTabs } from './tabs.ts';

@@ -9,6 +9,7 @@ import { useStore } from 'zustand';
 import { Choice } from '../../ui/index.ts';
 import { useTeam } from '../teams/index.ts';
 import { deviceId } from './device.ts';
+import { useLasting } from './useLasting.ts';
 import { liveGame } from './liveGame.ts';
 import { PLACE_WORDS } from './places.ts';
 
@@ -35,7 +36,10 @@ export function Devices({
   gameId: GameId;
 }) {
   const team = useTeam();
-  const { unsent, lastSeq } = useStore(liveGame(team.id, gameId));
+  const live = liveGame(team.id, gameId);
+  const lastSeq = useStore(live, (now) => now.lastSeq);
+  const unsent = useStore(live, (now) => now.unsent.size);
+  const isStuck = useLasting(unsent > 0);
   const [isOpen, setOpen] = useState(false);
   const here = devices.filter(({ secondsAgo }) => secondsAgo < HERE_SECONDS);
   const words = isLive
@@ -55,7 +59,7 @@ export function Devices({
         </strong>
         <span role="status">
           {words}
-          {unsent.size > 0 && `, ${String(unsent.size)} to send`}
+          {isStuck && `, ${String(unsent)} to send`}
         </span>
       </button>
       {isOpen && (

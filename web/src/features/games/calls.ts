@@ -2,6 +2,7 @@ import type { GameEvent, Place, Situation } from '@bradyon/core/games';
 import { keepCall } from '@bradyon/core/review';
 import type { LevelChanges } from '@bradyon/core/timing';
 import type { GameId } from '@bradyon/core/units';
+import type { GameStands } from './liveGame.ts';
 import type { Desk } from './useDesk.ts';
 import type { GameInHand } from './useGame.ts';
 
@@ -56,6 +57,19 @@ export function openCall(
 ): Extract<GameEvent, { kind: 'advice' }> | null {
   const last = events.findLast((event) => event.kind === 'advice');
   return last?.kind === 'advice' && last.plays !== null ? last : null;
+}
+
+/**
+ * Whether a call of this device is over and nothing says what came of it: the page was ended right after the tap.
+ * A runner who went, and of whom nobody has said yet how it ended, is waited for.
+ */
+export function lacksItsResult(
+  { events, situation }: Pick<GameStands, 'events' | 'situation'>,
+  device: string,
+): boolean {
+  const open = openCall(events);
+  if (!open || !situation || open.device !== device || open.slot === situation.slot) return false;
+  return resultOf(open, events, situation).resolved;
 }
 
 /** What became of the runner of a call, from what was told after it. */

@@ -4,7 +4,7 @@ import type { Entry, EntryDraft } from '@bradyon/contract/games';
 import { PRESETS } from '@bradyon/core/rules';
 import type { GameEntryId } from '@bradyon/core/units';
 import { describe, expect, it } from 'vitest';
-import { openCall, resultOf } from './calls.ts';
+import { lacksItsResult, openCall, resultOf } from './calls.ts';
 import { freshWords } from './Devices.tsx';
 import { makeGameReader } from './liveGame.ts';
 import { standsWords } from './standsWords.ts';
@@ -56,6 +56,21 @@ describe('a game on a device', () => {
     expect([after.unsent.size, after.lastSeq]).toEqual([0, 3]);
     // Nothing of where the game stands has changed by it: no screen is drawn again.
     expect(after.stands).toBe(before.stands);
+  });
+
+  it('shows the same when what came of a call is told, and something else at whatever else is', () => {
+    const read = makeGameReader();
+    const advice = (plays: object | null) =>
+      draft('advice', { plays, taken: plays ? null : {} }, 'T1.1.1');
+    const [call, pitch, result] = [advice({ need: 0.7 }), ball(1), advice(null)];
+    const before = read(numbered(opened), [call, pitch]);
+    const told = read(numbered(opened), [call, pitch, result]);
+    expect(told.stands.events).toHaveLength(4);
+    expect(told.shown).toBe(before.shown);
+    expect(told.shown.situation).toEqual(told.stands.situation);
+    const next = read(numbered(opened), [call, pitch, result, ball(2)]);
+    expect(next.shown).toBe(next.stands);
+    expect(read(numbered(opened), [call]).shown.events).toHaveLength(2);
   });
 
   it('keeps an entry the same object as long as nothing of it changes', () => {
@@ -139,6 +154,29 @@ describe('what came of a call', () => {
     expect(openCall([call])).toBe(call);
     const known = event('advice', { plays: null, taken: {} });
     expect(openCall([call, known])).toBeNull();
+  });
+});
+
+describe('a call whose page was ended right after the tap', () => {
+  const call = event('advice', { plays: { need: 0.7 }, taken: null });
+  const next = { slot: 'T1.2.2', inning: 1, half: 'top', outs: 0, bases: {}, runs: {} } as never;
+  const lacks = (events: GameEvent[], device = call.device, situation = next) =>
+    lacksItsResult({ events: [call, ...events], situation }, device);
+  const pitch = event('pitch', { result: 'ball' });
+
+  it('lacks its result once the pitch is over, on the device that made it', () => {
+    expect(lacks([pitch])).toBe(true);
+    expect(lacks([pitch], 'another')).toBe(false);
+    expect(lacks([], call.device, { ...(next as object), slot: call.slot } as never)).toBe(false);
+    expect(lacks([pitch, event('advice', { plays: null, taken: {} })])).toBe(false);
+  });
+
+  it('is waited for as long as nobody has said how the run ended', () => {
+    const going = event('pitch', { result: 'ball', going: ['second'] });
+    expect(lacks([going])).toBe(false);
+    expect(lacks([going, event('steal', { runners: [{ from: 'first', to: 'second' }] })])).toBe(
+      true,
+    );
   });
 });
 

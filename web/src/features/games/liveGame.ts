@@ -24,6 +24,8 @@ export interface GameStands {
 /** ...and how far it has traveled. That something arrived changes nothing of where the game stands. */
 export interface GameNow {
   stands: GameStands;
+  /** The same for the screens: what came of a call is kept for later, and shows nowhere. */
+  shown: GameStands;
   /** How far the server's list is known. */
   lastSeq: number;
   /** What waits to be sent. */
@@ -48,32 +50,41 @@ export function makeGameReader(): (
     return event;
   };
   let stands: GameStands | null = null;
+  let shown: GameStands | null = null;
   return (kept, waiting) => {
     const numbered = [...kept.values()].sort((a, b) => a.seq - b.seq);
     const unsent = waiting.filter(({ id }) => !kept.has(id));
     const events = [...numbered, ...unsent].map(eventFor);
-    const isSame =
-      stands?.events.length === events.length &&
-      stands.events.every((event, index) => event === events[index]);
-    if (!stands || !isSame) {
+    if (!stands || !isSameList(stands.events, events)) {
       const reading = read(events);
       const found = situationOf(reading.state);
       stands = { events, reading, situation: found.open ? found : null };
     }
+    if (!shown || !isSameList(shown.events.filter(shows), events.filter(shows))) shown = stands;
     return {
       stands,
+      shown,
       lastSeq: numbered.at(-1)?.seq ?? 0,
       unsent: new Set(unsent.map(({ id }) => id)),
     };
   };
 }
 
-const shown = new WeakMap<GrowingList<Entry>, StoreApi<GameNow>>();
+function isSameList(a: readonly GameEvent[], b: readonly GameEvent[]): boolean {
+  return a.length === b.length && a.every((event, index) => event === b[index]);
+}
+
+/** All but what came of a call. */
+function shows(event: GameEvent): boolean {
+  return event.kind !== 'advice' || event.plays !== null;
+}
+
+const stores = new WeakMap<GrowingList<Entry>, StoreApi<GameNow>>();
 
 /** The game as it stands on this device, for every screen of this tab. */
 export function liveGame(teamId: TeamId, gameId: GameId): StoreApi<GameNow> {
   const list = keptEntries(teamId, gameId);
-  const known = shown.get(list);
+  const known = stores.get(list);
   if (known) return known;
   const read = makeGameReader();
   let waiting: readonly EntryDraft[] = [];
@@ -94,6 +105,6 @@ export function liveGame(teamId: TeamId, gameId: GameId): StoreApi<GameNow> {
     waiting = next;
     show();
   });
-  shown.set(list, store);
+  stores.set(list, store);
   return store;
 }

@@ -18,6 +18,7 @@ import { newId, queryClient, request } from '../../api/index.ts';
 import { notify } from '../../ui/index.ts';
 import { lastName, usePeople } from '../people/index.ts';
 import { useTeam } from '../teams/index.ts';
+import { doWhatIsDue } from './afterwards.ts';
 import { deviceId } from './device.ts';
 import { liveGame, type GameStands } from './liveGame.ts';
 import { placeOf } from './places.ts';
@@ -50,7 +51,7 @@ export function useGames(teamId: TeamId) {
 /** A game's entries, fetched by what is new of them. */
 export function useGameNow(teamId: TeamId, gameId: GameId) {
   const list = keptEntries(teamId, gameId);
-  const now = useStore(liveGame(teamId, gameId), ({ stands }) => stands);
+  const now = useStore(liveGame(teamId, gameId), ({ shown }) => shown);
   const { data, error, failureCount, fetchStatus, refetch } = useQuery({
     queryKey: ['game-entries', teamId, gameId],
     // Only how far it has come: the entries are in the list.
@@ -81,8 +82,8 @@ interface HowTold {
   slot?: string;
   /** Nobody is told when it does not count. */
   quiet?: boolean;
-  /** Told just before it, in the same breath. */
-  first?: Telling | null;
+  /** Told just before it, in the same breath; null: nothing is. */
+  first?: () => Telling | null;
 }
 
 /** Tells something of a game: on this device at once, and to the server when it can be reached. */
@@ -90,8 +91,10 @@ export function tellGame(
   teamId: TeamId,
   gameId: GameId,
   telling: Telling,
-  { slot, quiet = false, first = null }: HowTold = {},
+  { slot, quiet = false, first = () => null }: HowTold = {},
 ): GameEntryId {
+  doWhatIsDue();
+  const before = first();
   const store = liveGame(teamId, gameId);
   const { events, situation } = store.getState().stands;
   const stands = slot ?? situation?.slot ?? 'T1.1.1';
@@ -108,8 +111,8 @@ export function tellGame(
     };
   };
   const entry = entryOf(telling);
-  const before = first ? [entryOf(first)] : [];
-  entryWrite.send(teamId, ...[...before, entry].map((each) => ({ gameId, entry: each })));
+  const entries = before ? [entryOf(before), entry] : [entry];
+  entryWrite.send(teamId, ...entries.map((each) => ({ gameId, entry: each })));
   const flag = store.getState().stands.reading.flagged.find(({ id }) => id === entry.id);
   if (flag && !quiet) {
     notify(`Not counted. ${REASONS[flag.code]}`, () => {
