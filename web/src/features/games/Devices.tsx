@@ -42,9 +42,9 @@ export function Devices({
   const isStuck = useLasting(unsent > 0);
   const [isOpen, setOpen] = useState(false);
   const here = devices.filter(({ secondsAgo }) => secondsAgo < HERE_SECONDS);
-  const words = isLive
-    ? `${String(Math.max(1, here.length))} ${here.length > 1 ? 'devices' : 'device'}`
-    : 'Not connected';
+  const connected = `${String(Math.max(1, here.length))} ${here.length > 1 ? 'devices' : 'device'}`;
+  // Room for one word of it on a phone: what is stuck here matters most.
+  const words = isStuck ? `${String(unsent)} to send` : isLive ? connected : 'Not connected';
   return (
     <>
       <button
@@ -57,10 +57,7 @@ export function Devices({
         <strong>
           <Radio size={16} aria-hidden="true" /> {PLACE_WORDS[place]}
         </strong>
-        <span role="status">
-          {words}
-          {isStuck && `, ${String(unsent)} to send`}
-        </span>
+        <span role="status">{words}</span>
       </button>
       {isOpen && (
         <Modal
