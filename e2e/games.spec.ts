@@ -14,6 +14,17 @@ import { expect, test } from './pages/test.ts';
 // The stories cut the network, and the browser notes it.
 test.use({ allowed: [/Failed to load resource|net::ERR_|ERR_INTERNET/] });
 
+/** A game that has begun with a single: the desk says whether the runner goes. */
+async function withRunnerOnFirst(page: Page): Promise<GameDay> {
+  const coach = new GameDay(page);
+  await coach.makeRosters();
+  await coach.openGame();
+  await typeIn(page, coach.gamePath(), '1/CF');
+  await page.goto(coach.gamePath());
+  await expect(page.getByText(/safe, needs/)).toBeVisible();
+  return coach;
+}
+
 const saved = (page: Page) => page.locator('.strip-saved').getByText('All saved');
 
 test('two innings on three devices: one goes away and comes back, and all say the same', async ({
@@ -305,12 +316,7 @@ test('a pitch is changed where it stands, the book is corrected, and a wrong tap
 });
 
 test('a call is kept as it was known before the pitch, with what came of it', async ({ page }) => {
-  const coach = new GameDay(page);
-  await coach.makeRosters();
-  await coach.openGame();
-  await typeIn(page, coach.gamePath(), '1/CF');
-  await page.goto(coach.gamePath());
-  await expect(page.getByText(/safe, needs/)).toBeVisible();
+  const coach = await withRunnerOnFirst(page);
   await page.getByRole('button', { name: /^All \d/ }).click();
   const every = page.getByRole('dialog');
   await every.getByRole('button', { name: 'Steal second', exact: true }).click();
@@ -347,12 +353,7 @@ test('a call is kept as it was known before the pitch, with what came of it', as
 test('what came of a call is told before an undo that follows at once, and also where the page is left', async ({
   page,
 }) => {
-  const coach = new GameDay(page);
-  await coach.makeRosters();
-  await coach.openGame();
-  await typeIn(page, coach.gamePath(), '1/CF');
-  await page.goto(coach.gamePath());
-  await expect(page.getByText(/safe, needs/)).toBeVisible();
+  const coach = await withRunnerOnFirst(page);
   const told = async (): Promise<string[]> =>
     ((await coach.entries()) as Entry[])
       .slice(-4)

@@ -166,17 +166,17 @@ export function isPlainUndo(
   );
 }
 
-/** Takes an undo in behind all others. */
-export function hide(prepared: Prepared, event: GameEvent): void {
-  prepared.byId.set(event.id, { event, rank: prepared.byId.size });
-  prepared.lastSeq = event.seq ?? Number.POSITIVE_INFINITY;
-}
-
-/** Takes an entry in behind all others. */
-export function addTo(prepared: Prepared, event: GameEvent): Telling {
+/** Takes an entry in behind all others. @returns its rank */
+export function takeIn(prepared: Prepared, event: GameEvent): number {
   const rank = prepared.byId.size;
   prepared.byId.set(event.id, { event, rank });
   prepared.lastSeq = event.seq ?? Number.POSITIVE_INFINITY;
+  return rank;
+}
+
+/** The same of one that has a place. */
+export function addTo(prepared: Prepared, event: GameEvent): Telling {
+  const rank = takeIn(prepared, event);
   const slot = slotOf(event);
   if (!slot) throw new RangeError('addTo needs an entry with a slot');
   return { event, slot, rank, isHidden: false };

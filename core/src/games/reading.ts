@@ -1,10 +1,10 @@
 import type { GameEvent } from './events.ts';
 import {
   addTo,
-  hide,
   isPlain,
   isPlainUndo,
   prepare,
+  takeIn,
   type Flagged,
   type Ranked,
 } from './listing.ts';
@@ -106,14 +106,14 @@ export function gameReader(): (events: readonly GameEvent[]) => Reading {
       .flatMap(({ thing }) => thing.tellings)
       .find((telling) => telling.event.id === event.event);
     if (!target) return false;
-    hide(prepared, event);
+    takeIn(prepared, event);
     readAgain(target.slot, (here) =>
       here.map((telling) => (telling === target ? { ...telling, isHidden: true } : telling)),
     );
     return true;
   }
 
-  /** Whatever stands at the same place may be the same thing, or come after it. */
+  /** Reads again from a place on, with its tellings changed: what stands there may be the same thing, or come after it. */
   function readAgain(slot: Slot, change: (here: Telling[]) => Telling[]): void {
     const from = steps.findLastIndex(
       ({ thing }) => thing.kind === 'opened' || comparePlaces(thing.slot, slot) < 0,

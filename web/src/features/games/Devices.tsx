@@ -49,7 +49,7 @@ export function Devices({
     <>
       <button
         type="button"
-        className={isLive ? 'game-tile devices-line' : 'game-tile devices-line devices-away'}
+        className={`game-tile devices-line ${isLive && !isStuck ? '' : 'devices-away'}`}
         onClick={() => {
           setOpen(true);
         }}

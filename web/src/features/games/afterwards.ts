@@ -18,9 +18,19 @@ export function doWhatIsDue(): void {
   if (now !== null && now.accountId === currentAccount()) now.work();
 }
 
+/** Does it a moment later, or before the next thing is told. */
+export function afterwards(work: () => void): void {
+  doWhatIsDue();
+  const own: Due = { work, accountId: currentAccount() };
+  due = own;
+  setTimeout(() => {
+    if (due === own) doWhatIsDue();
+  }, AFTERWARDS_MS);
+}
+
 /**
- * Does something once the tap is answered, or sooner: before the next thing is told, when the page is left, and
- * when it goes out of sight, where it may be ended at any moment.
+ * A way to do something once the tap is answered, or sooner: before the next thing is told, when the page is left,
+ * and when it goes out of sight, where it may be ended at any moment.
  */
 export function useAfterwards(): (work: () => void) => void {
   useEffect(() => {
@@ -36,13 +46,4 @@ export function useAfterwards(): (work: () => void) => void {
     };
   }, []);
   return afterwards;
-}
-
-function afterwards(work: () => void): void {
-  doWhatIsDue();
-  const own: Due = { work, accountId: currentAccount() };
-  due = own;
-  setTimeout(() => {
-    if (due === own) doWhatIsDue();
-  }, AFTERWARDS_MS);
 }
